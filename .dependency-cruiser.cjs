@@ -1,0 +1,81 @@
+/** The arrows of design.md section 3: a room of the core may import only rooms named above it, and only by their face. */
+const rooms = [
+  'units',
+  'sources',
+  'finding',
+  'gear',
+  'fit',
+  'friction',
+  'geometry',
+  'connector',
+  'rig',
+  'check',
+  'log',
+  'files',
+  'samples',
+];
+
+const upward = rooms.map((room, i) => ({
+  name: `core-${room}-looks-up-only`,
+  severity: 'error',
+  comment: `core/${room} may import only the rooms named before it.`,
+  from: { path: `^core/${room}/`, pathNot: '\\.test\\.ts$' },
+  to: { path: `^core/(${[...rooms.slice(i + 1), 'assess\\.ts'].join('|')})` },
+}));
+
+module.exports = {
+  forbidden: [
+    ...upward,
+    { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
+    {
+      name: 'no-unknown-room',
+      severity: 'error',
+      comment: 'A new room must be given its place in the order.',
+      from: { path: `^core/(?!(${rooms.join('|')})/|assess)` },
+      to: {},
+    },
+    {
+      name: 'one-face-inside-core',
+      severity: 'error',
+      comment: 'A room is entered by its index.ts only.',
+      from: { path: '^core/([^/]+)/' },
+      to: { path: '^core/[^/]+/', pathNot: ['^core/$1/', '^core/[^/]+/index\\.ts$'] },
+    },
+    {
+      name: 'one-face-from-outside',
+      severity: 'error',
+      from: { path: '^(web|server|cli|core/assess)' },
+      to: { path: '^core/[^/]+/', pathNot: '^core/[^/]+/index\\.ts$' },
+    },
+    {
+      name: 'no-own-barrel',
+      severity: 'error',
+      comment: 'Siblings never import their own barrel.',
+      from: { path: '^core/([^/]+)/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^core/$1/index\\.ts$' },
+    },
+    { name: 'core-knows-nobody', severity: 'error', from: { path: '^core' }, to: { path: '^(web|server|cli|e2e)/' } },
+    {
+      name: 'core-is-pure',
+      severity: 'error',
+      comment: 'The core may use Zod and nothing else from outside.',
+      from: { path: '^core', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['npm', 'npm-dev', 'core'], pathNot: 'node_modules/zod/' },
+    },
+    {
+      name: 'web-server-cli-apart',
+      severity: 'error',
+      from: { path: '^(web|server|cli)/' },
+      to: { path: '^(web|server|cli)/', pathNot: '^$1/' },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: {
+      extensions: ['.ts', '.tsx', '.js', '.mjs'],
+      conditionNames: ['import', 'types', 'default'],
+    },
+  },
+};

@@ -1,0 +1,361 @@
+import type { Finding, FindingCode } from '../finding/index.ts';
+import { HITCHES } from '../friction/index.ts';
+import { threshold, type SourceId } from '../sources/index.ts';
+import { exactly } from '../units/index.ts';
+import { rigGraph, type RigGraph, type Setup } from '../rig/index.ts';
+import type { CheckItem } from './check-item.ts';
+
+type Draft = Omit<CheckItem, 'numbers' | 'kind' | 'touch' | 'look'> &
+  Partial<Pick<CheckItem, 'numbers' | 'kind' | 'touch' | 'look'>>;
+
+const item = (draft: Draft): CheckItem => ({ kind: 'look', numbers: [], touch: '', look: '', ...draft });
+
+/** Findings whose question a regular item asks anyway, so that nobody is asked twice. */
+const ASKED_ANYWAY: ReadonlySet<FindingCode> = new Set<FindingCode>([
+  'connector.gate-unknown',
+  'connector.seat-unknown',
+  'geometry.ends-unknown',
+  'rig.strands-in-device',
+  'hitch.strands',
+  'hitch.eyes',
+  'rig.anchor-unknown',
+]);
+
+/**
+ * The check before use, made from this set-up: one item per part that is there, in the order of what goes wrong most (harness,
+ * anchor, device), then the hitch, the function tests, and what the assessment left open. Nothing is asked about parts that the
+ * set-up does not have. Stops are not check items: they are put right before a check begins.
+ */
+export function buildCheck(setup: Setup, findings: readonly Finding[]): CheckItem[] {
+  const graph = rigGraph(setup);
+  const has = (part: CheckItem['part']) => graph.nodes.some((node) => node.part === part);
+  return [
+    ...(has('harness') ? harness(setup) : []),
+    ...anchor(setup, graph),
+    ...(has('ropeA') ? ropeEnds(setup) : []),
+    ...(has('device') && has('ropeA') ? device(setup) : []),
+    ...(has('extension') ? extension(setup) : []),
+    ...(has('hitch') ? hitch(setup) : []),
+    ...(has('device') ? functionTests(setup, has('hitch')) : []),
+    ...findings
+      .filter((f) => (f.severity === 'mind' || f.severity === 'untested') && !ASKED_ANYWAY.has(f.code))
+      .map(openFinding),
+  ];
+}
+
+function harness({ gear, people }: Setup): CheckItem[] {
+  const hand = people.climber?.brakeHand ?? 'right';
+  return [
+    item({
+      id: 'harness',
+      part: 'harness',
+      title: gear.harness!.name,
+      look: 'Waist belt above the hips; every buckle closed as its maker shows.',
+      touch: 'Pull on the belt and on both leg loops.',
+      question: 'What did the buckles do?',
+      expected: 'All stay closed, none slips',
+      others: ['One slips or is not closed', 'Belt sits on the hips or turns'],
+      why: 'The harness is one of the three things that go wrong most.',
+      sources: ['practice-hook-up'],
+    }),
+    item({
+      id: 'loose-things',
+      part: 'brakeHand',
+      title: 'Hand, hair, clothing',
+      look: 'Hair, straps, jacket and gloves near the device.',
+      touch: `Lay the ${hand} hand on both brake strands below the device.`,
+      question: 'Which hand brakes, and what can be pulled in?',
+      expected: `${hand === 'right' ? 'Right' : 'Left'} hand; nothing can`,
+      others: [`${hand === 'right' ? 'Left' : 'Right'} hand; nothing can`, 'Something hangs near the device'],
+      why: 'A device pulls in what lies on the rope.',
+      sources: ['practice-clear-of-device'],
+    }),
+  ];
+}
+
+function anchor({ situation, rig, gear }: Setup, graph: RigGraph): CheckItem[] {
+  const textile = situation.anchorRope === 'textile';
+  const items = [
+    item({
+      id: 'anchor',
+      part: 'anchor',
+      title: 'Anchor, with the rope through it',
+      look: `Follow the rope through the ${textile ? 'sling' : 'rings or links'}; look at every point behind.`,
+      touch: 'Pull one strand and see the other one move.',
+      question: 'What does the rope run through?',
+      expected: textile
+        ? 'The sling; it is sound, and no other rope runs in it'
+        : 'Metal only; the points behind are sound',
+      others: textile ? ['Worn or burnt sling'] : ['A sling or cord', 'Metal, but a point is doubtful'],
+      why: 'The anchor with the rope through it is one of the three things that go wrong most.',
+      sources: ['practice-hook-up', 'practice-metal-on-metal'],
+    }),
+  ];
+  if (graph.nodes.some((n) => n.part === 'joiningKnot')) {
+    const knot = rig.joiningKnot === 'double-fisherman' ? 'Double fisherman’s' : 'Flat overhand';
+    items.push(
+      item({
+        id: 'joining-knot',
+        part: 'joiningKnot',
+        title: 'Knot between the ropes',
+        look: 'Shape of the knot and length of both tails.',
+        touch: 'Pull all four strands tight, one after the other.',
+        question: 'What joins the ropes, and on which side of the anchor is it?',
+        expected: `${knot}, dressed, long tails; side known`,
+        others: ['Another knot, or not dressed', 'Side not agreed'],
+        why: 'The knot must hold, must not catch, and decides which strand is pulled.',
+        sources: ['practice-hook-up'],
+      }),
+    );
+  } else if (rig.ropeUse === 'folded' && gear.ropeA) {
+    const marked = gear.ropeA.middle === 'marked' || gear.ropeA.middle === 'bicolour';
+    items.push(
+      item({
+        id: 'middle',
+        part: 'rope',
+        title: 'Middle of the rope',
+        look: marked ? 'Where the middle mark lies.' : 'Both ends together, flaked side by side up to the anchor.',
+        touch: 'Hold the place in the hand.',
+        question: 'How far is the middle from the anchor?',
+        expected: 'At the anchor, within {miss}',
+        others: ['Further away than {miss}', marked ? 'The mark was not found' : 'It was guessed'],
+        numbers: [
+          {
+            key: 'miss',
+            label: 'Miss allowed for',
+            quantity: 'lengthM',
+            value: exactly(Math.max(0.1, rig.middleMissM)),
+          },
+        ],
+        why: 'A middle missed makes the ends unequal by twice as much.',
+        sources: ['practice-middle'],
+      }),
+    );
+  }
+  return items;
+}
+
+function ropeEnds({ situation }: Setup): CheckItem[] {
+  const place = situation.stanceHeightM > 0 ? 'at the ledge' : 'on the ground';
+  return [
+    item({
+      id: 'rope-ends',
+      part: 'ropeEnds',
+      title: 'Rope ends',
+      look: `Both ends ${place}; where they cannot be seen, both knots before they were thrown.`,
+      touch: 'Each knot, or the hand of the one who tied it.',
+      question: 'How many ends carry a stopper knot?',
+      expected: 'Two',
+      others: ['One', 'None'],
+      why: 'A knot keeps the device from running off a rope that is too short.',
+      sources: ['practice-ends-closed'],
+    }),
+  ];
+}
+
+function device({ gear, rig }: Setup): CheckItem[] {
+  const connector = gear.deviceConnector?.name ?? 'the connector';
+  const items = [
+    item({
+      id: 'device-strands',
+      part: 'device',
+      title: gear.device!.name,
+      look: 'Each strand in its own slot, both bights on the connector, brake strands on the brake side.',
+      touch: 'Run a finger along each strand, in and out.',
+      question: `How many strands go through the device and around ${connector}?`,
+      expected: 'Two through the device, two around the connector',
+      others: ['Two through the device, one around the connector', 'One through the device'],
+      why: 'The device is one of the three things that go wrong most; on one strand the rope pulls through.',
+      sources: ['practice-hook-up'],
+    }),
+  ];
+  if (gear.deviceConnector) {
+    items.push(
+      item({
+        id: 'device-connector',
+        part: 'deviceConnector',
+        title: connector,
+        look: `The rope on the ${gear.deviceConnector.shape === 'oval' ? 'bar' : 'broad end'}, the gate away from the brake strands and the rock.`,
+        touch: 'Press the gate hard.',
+        question: 'What did the gate do when pressed?',
+        expected: 'Locked, did not give, faces away',
+        others: ['It gave way', 'Locked, but rope or rock runs over it'],
+        why: 'Running rope or shaking can open a gate.',
+        sources: ['practice-gate', 'practice-broad-end'],
+      }),
+    );
+  }
+  if (gear.extraConnector) {
+    items.push(
+      item({
+        id: 'extra-connector',
+        part: 'extraConnector',
+        title: `${gear.extraConnector.name} beside it`,
+        look: 'Both bights run over both connectors.',
+        touch: 'Press this gate too.',
+        question: 'How do the two gates stand?',
+        expected: 'Opposed, both locked',
+        others: ['On the same side', 'One is not locked'],
+        why: 'It adds friction only when both bights run over it.',
+        sources: ['practice-more-friction'],
+      }),
+    );
+  }
+  if (rig.ropeUse === 'joined' && gear.ropeA && gear.ropeB) {
+    items.push(
+      item({
+        id: 'two-ropes',
+        part: 'rope',
+        title: 'Two ropes',
+        look: `${gear.ropeA.name} and ${gear.ropeB.name}, one in each slot.`,
+        touch: 'Pull each brake strand a little.',
+        question: 'Which ropes are in the device?',
+        expected: 'One strand of each rope',
+        others: ['Two strands of one rope'],
+        why: 'Both strands of one rope and none of the other is an easy slip where two ropes hang.',
+        sources: ['practice-hook-up'],
+      }),
+    );
+  }
+  return items;
+}
+
+function extension({ gear, rig }: Setup): CheckItem[] {
+  const place = gear.harness?.attachment === 'two-points' ? 'Both tie-in points' : 'The belay loop';
+  return [
+    item({
+      id: 'extension',
+      part: 'extension',
+      title: `Extension: ${gear.extension!.name}`,
+      look:
+        rig.extensionMethod === 'girth'
+          ? 'The girth hitch, flat and tight.'
+          : 'Both ends of the sling in the connector.',
+      touch: 'Pull the device up hard against the harness.',
+      question: 'Where is the extension attached?',
+      expected: place,
+      others: ['A gear loop', place === 'The belay loop' ? 'Only one tie-in point' : 'The belay loop'],
+      why: 'A gear loop does not carry a person.',
+      sources: ['practice-extension', 'practice-hook-up'],
+    }),
+  ];
+}
+
+function hitch({ gear, rig, people }: Setup): CheckItem[] {
+  const n = rig.hitchWraps;
+  const side = people.climber?.brakeHand ?? 'right';
+  const other = side === 'right' ? 'left' : 'right';
+  const onLeg = rig.hitchAt === 'leg-loop';
+  const items = [
+    item({
+      id: 'hitch-wraps',
+      part: 'hitch',
+      title: `${HITCHES[rig.hitchKind]}: ${gear.hitchCord!.name}`,
+      look: 'Wraps lie side by side, none crosses; the bend of the cord lies clear of the wraps.',
+      touch: 'Count the wraps with a finger.',
+      question: 'How many wraps around how many strands?',
+      expected: `${n} around both strands`,
+      others: [`${n > 1 ? n - 1 : n + 1} around both strands`, `${n} around one strand`],
+      why: 'Too few wraps slip, too many will not let go; around one strand the other runs on.',
+      sources: ['practice-hitch-wraps'],
+    }),
+  ];
+  if (gear.hitchConnector) {
+    items.push(
+      item({
+        id: 'hitch-connector',
+        part: 'hitchConnector',
+        title: gear.hitchConnector.name,
+        look: `${rig.hitchKind === 'autoblock' ? 'Both ends of the loop' : 'The whole loop'} in the connector.`,
+        touch: 'Press the gate.',
+        question: 'Where is it clipped, and what holds the cord?',
+        expected: onLeg ? `Leg loop, ${side}; both ends, gate locked` : 'Belay loop; both ends, gate locked',
+        others: onLeg
+          ? [`Leg loop, ${other}; both ends, gate locked`, `Leg loop, ${side}; one end or gate not locked`]
+          : ['Belay loop; one end or gate not locked', 'Leg loop; both ends, gate locked'],
+        why: 'With one end clipped the wraps unroll.',
+        sources: ['practice-hitch-test', 'practice-leg-loop'],
+      }),
+    );
+  }
+  return items;
+}
+
+function functionTests({ situation, rig }: Setup, withHitch: boolean): CheckItem[] {
+  const tests: CheckItem[] = [
+    item({
+      id: 'weigh-device',
+      part: 'device',
+      kind: 'function-test',
+      title: 'Weigh the device',
+      look: 'Your lanyard is still in the anchor. Nobody unclips it yet.',
+      touch: 'Take all slack out, sit down on the device, brake hand on the rope.',
+      question: 'What carries you now?',
+      expected: 'The device; lanyard slack but still clipped',
+      others: ['Still the lanyard', 'The device; lanyard already off'],
+      why: 'What was never loaded is not trusted.',
+      sources: ['practice-hook-up', 'practice-slow'],
+    }),
+  ];
+  if (!withHitch) return tests;
+  const angle: SourceId[] =
+    situation.steepness === 'low' ? ['practice-hitch-test', 'practice-hitch-angle'] : ['practice-hitch-test'];
+  tests.push(
+    item({
+      id: 'hitch-bites',
+      part: 'hitch',
+      kind: 'function-test',
+      title: 'Hitch bites, and lets go',
+      look: `The hand stays on the rope below the hitch.${situation.steepness === 'low' ? ' At this angle the hitch has to be pushed down.' : ''}`,
+      touch: 'Let the hitch take the strands, ease the hand, then push the hitch down.',
+      question: 'What did the hitch do?',
+      expected: 'Gripped, then let go when pushed',
+      others: ['Slipped', 'Gripped and would not let go'],
+      why: 'A hitch that was not seen to bite is not a backup.',
+      sources: angle,
+    }),
+    item({
+      id: 'hitch-clear',
+      part: 'hitch',
+      kind: 'function-test',
+      title: 'Hitch stays clear of the device',
+      look: 'The gap between the wraps and the device, hitch loaded.',
+      touch:
+        rig.hitchAt === 'leg-loop'
+          ? 'Raise the knee on that side as high as it goes.'
+          : 'Lean back and pull the hitch up as far as it goes.',
+      question: 'How much room is left at the worst?',
+      expected: 'More than {margin}',
+      others: ['Less than {margin}', 'It touches'],
+      numbers: [
+        {
+          key: 'margin',
+          label: 'Clearance asked for',
+          quantity: 'lengthMm',
+          value: exactly(threshold('hitchClearanceMarginMm')),
+        },
+      ],
+      why: 'A hitch that touches the device is pushed open by it.',
+      sources: ['practice-hitch-clear'],
+    }),
+  );
+  return tests;
+}
+
+function openFinding(finding: Finding): CheckItem {
+  const open = finding.severity === 'untested';
+  return item({
+    id: `finding:${finding.code}:${finding.subject[0] ?? ''}`,
+    part: finding.subject[0] ?? 'climber',
+    kind: 'open-finding',
+    title: open ? 'Not tested' : 'Mind',
+    look: finding.says,
+    touch: finding.remedy,
+    question: open ? 'What did you find out?' : 'What was done about it?',
+    expected: open ? 'Looked at and tested here; it will do' : 'Talked over; done as it says',
+    others: [open ? 'Still not known' : 'Nothing yet'],
+    why: finding.because,
+    numbers: [...finding.numbers],
+    sources: [...finding.sources],
+  });
+}

@@ -1,0 +1,37 @@
+import { z } from 'zod';
+import { findingNumberSchema, PART_IDS } from '../finding/index.ts';
+import { SOURCE_IDS } from '../sources/index.ts';
+
+/**
+ * One thing to look at and touch before use. It is closed by saying what was seen: `expected` is what this set-up asks for,
+ * `others` are what else could be there. Texts are templates over `numbers`, as in a finding.
+ */
+export const checkItemSchema = z.strictObject({
+  id: z.string(),
+  part: z.enum(PART_IDS),
+  kind: z.enum(['look', 'function-test', 'open-finding']),
+  title: z.string(),
+  look: z.string(),
+  touch: z.string(),
+  question: z.string(),
+  expected: z.string(),
+  others: z.array(z.string()).min(1),
+  why: z.string(),
+  numbers: z.array(findingNumberSchema),
+  sources: z.array(z.enum(SOURCE_IDS)),
+});
+export type CheckItem = z.infer<typeof checkItemSchema>;
+
+/** FNV-1a over the text, 32 bit: spreads short keys well enough to order answers. */
+function hash(text: string): number {
+  let h = 0x811c9dc5;
+  for (let i = 0; i < text.length; i += 1) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193) >>> 0;
+  return h;
+}
+
+/**
+ * All answers to an item in an order that depends on `seed` (the record and the side), so that nobody learns where the expected
+ * one stands. The same seed gives the same order, also after a reload.
+ */
+export const answersInOrder = (item: CheckItem, seed: string): string[] =>
+  [item.expected, ...item.others].sort((a, b) => hash(seed + item.id + a) - hash(seed + item.id + b));

@@ -1,0 +1,2 @@
+export { buildCheck } from './build-check.ts';
+export { answersInOrder, checkItemSchema, type CheckItem } from './check-item.ts';

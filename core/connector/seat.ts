@@ -1,0 +1,143 @@
+import { finding, type Finding, type FindingNumber, type PartId, type Severity } from '../finding/index.ts';
+import type { Connector } from '../gear/index.ts';
+import { threshold } from '../sources/index.ts';
+import { exactly, STANDARD_GRAVITY_M_PER_S2 } from '../units/index.ts';
+
+export interface SeatInput {
+  readonly connector: Connector;
+  readonly part: PartId;
+  /** Which end the rope runs over. */
+  readonly ropeEnd: 'broad' | 'narrow' | 'unknown';
+  /** Diameters of the two strands that lie side by side, mm. */
+  readonly strandsMm: readonly [number, number];
+}
+
+/** Which end of the connector holds the rope in a tube, and whether both strands have room there. */
+export function seatFindings({ connector, part, ropeEnd, strandsMm }: SeatInput): Finding[] {
+  return [end(connector, part, ropeEnd), ...room(connector, part, strandsMm)];
+}
+
+function end(connector: Connector, part: PartId, ropeEnd: SeatInput['ropeEnd']): Finding {
+  const because =
+    'On the broad end two strands lie side by side and run alike; in the narrow end they crowd, twist and wear.';
+  if (ropeEnd === 'unknown') {
+    return finding({
+      code: 'connector.seat-unknown',
+      severity: 'untested',
+      subject: [part],
+      because,
+      says: `It is not said which end of ${connector.name} the rope runs over.`,
+      remedy: 'Look, turn it if needed, and enter it.',
+    });
+  }
+  if (ropeEnd === 'narrow' && connector.shape !== 'oval') {
+    return finding({
+      code: 'connector.narrow-end-at-rope',
+      severity: 'mind',
+      subject: [part],
+      because,
+      says: `The rope runs over the narrow end of ${connector.name}.`,
+      remedy: 'Turn the connector round: broad end to the rope, narrow end to the sling.',
+    });
+  }
+  return finding({
+    code: 'connector.broad-end-at-rope',
+    severity: 'clear',
+    subject: [part],
+    because,
+    says:
+      connector.shape === 'oval'
+        ? `Both ends of ${connector.name} are alike.`
+        : `The rope runs over the broad end of ${connector.name}.`,
+  });
+}
+
+function room(connector: Connector, part: PartId, strandsMm: readonly [number, number]): Finding[] {
+  if (connector.broadInsideWidthMm === null) return [];
+  const needMm = strandsMm[0] + strandsMm[1] + threshold('connectorRoomMm');
+  if (connector.broadInsideWidthMm >= needMm) return [];
+  return [
+    finding({
+      code: 'connector.strands-crowded',
+      severity: 'mind',
+      subject: [part],
+      says: `Two strands crowd on ${connector.name}.`,
+      because: 'It is {width} wide inside; the strands ask for {need}.',
+      remedy: 'Take a connector with a broader end.',
+      numbers: [
+        {
+          key: 'width',
+          label: 'Inside width, broad end',
+          quantity: 'diameterMm',
+          value: exactly(connector.broadInsideWidthMm),
+        },
+        { key: 'need', label: 'Asked for', quantity: 'diameterMm', value: exactly(needMm) },
+      ],
+    }),
+  ];
+}
+
+const forMargin = (margin: number): Severity =>
+  margin < threshold('strengthMarginStop') ? 'stop' : margin < threshold('strengthMarginMind') ? 'mind' : 'clear';
+
+/**
+ * Strength left along, across and with the gate open against the load of a jerky rappel. Settling across counts unless something
+ * holds the connector from turning.
+ */
+export function strengthFinding(connector: Connector, part: PartId, massKg: number): Finding {
+  const loadKn = (threshold('jerkFactor') * massKg * STANDARD_GRAVITY_M_PER_S2) / 1000;
+  const canCross = connector.keeper !== 'yes';
+  const ways = [
+    { key: 'major', label: 'Strength along', kn: connector.strengthMajorKn },
+    { key: 'open', label: 'Strength, gate open', kn: connector.strengthOpenKn },
+    ...(canCross ? [{ key: 'minor', label: 'Strength across', kn: connector.strengthMinorKn }] : []),
+  ];
+  const missing = ways.filter((way) => way.kn === null);
+  const known = ways.filter((way): way is typeof way & { kn: number } => way.kn !== null);
+  const load: FindingNumber = {
+    key: 'load',
+    label: 'Load with a jerk',
+    quantity: 'strengthKn',
+    value: exactly(loadKn),
+  };
+  const numbers: FindingNumber[] = [
+    load,
+    ...known.map(({ key, label, kn }): FindingNumber => ({ key, label, quantity: 'strengthKn', value: exactly(kn) })),
+  ];
+  const weakest = known.length > 0 ? known.reduce((a, b) => (b.kn < a.kn ? b : a)) : undefined;
+  const severity = weakest ? forMargin(weakest.kn / loadKn) : 'clear';
+  if (weakest && severity !== 'clear') {
+    return finding({
+      code: 'connector.strength',
+      severity,
+      subject: [part],
+      numbers,
+      says: `${connector.name} has little strength left in its worst position.`,
+      because: `${weakest.label}: {${weakest.key}}; load with a jerk {load}.`,
+      remedy: 'Take a stronger connector, or one that is held from turning.',
+    });
+  }
+  if (missing.length > 0) {
+    return finding({
+      code: 'connector.strength-unknown',
+      severity: 'untested',
+      subject: [part],
+      numbers,
+      says: `Not every strength of ${connector.name} is entered.`,
+      because: `Missing: ${missing.map((way) => way.label.toLowerCase()).join(', ')}.`,
+      remedy: 'Read the marks on the spine and enter them.',
+    });
+  }
+  return finding({
+    code: 'connector.strength',
+    severity: 'clear',
+    subject: [part],
+    says: `${connector.name} is strong enough even ${canCross ? 'across' : 'with its gate open'}.`,
+    because: `Weakest: ${weakest!.label.toLowerCase()} {${weakest!.key}}, {ratio} the load with a jerk ({load}).`,
+    remedy: canCross ? 'Nothing keeps it from settling across: look along its axis before you load it.' : '',
+    numbers: [
+      ...numbers,
+      { key: 'ratio', label: 'Strength over load', quantity: 'ratio', value: exactly(weakest!.kn / loadKn) },
+    ],
+  });
+}

@@ -1,0 +1,96 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { demoWorkspace, rappelDouble } from '../samples/index.ts';
+import { migrator, readDocument, VERSION, workspaceSchema, writeSetup, writeWorkspace } from './index.ts';
+
+const issuesOf = (text: string) => {
+  const result = readDocument(text);
+  return result.ok ? [] : result.issues;
+};
+/** The demo as a file, with one place overwritten; `undefined` removes it. */
+function edited(path: readonly (string | number)[], value: unknown): string {
+  const doc: unknown = JSON.parse(writeWorkspace(demoWorkspace()));
+  const parent = path.slice(0, -1).reduce<unknown>((at, key) => (at as Record<string | number, unknown>)[key], doc);
+  (parent as Record<string | number, unknown>)[path.at(-1)!] = value;
+  return JSON.stringify(doc);
+}
+const items = ['workspace', 'items'] as const;
+
+describe('files', () => {
+  it('the demo is valid and comes back identical', () => {
+    const workspace = demoWorkspace();
+    expect(workspaceSchema.safeParse(workspace).success).toBe(true);
+    const text = writeWorkspace(workspace);
+    const result = readDocument(text);
+    expect(result).toEqual({ ok: true, value: { format: 'zevrin', version: VERSION, kind: 'workspace', workspace } });
+    expect(result.ok && result.value.kind === 'workspace' && writeWorkspace(result.value.workspace)).toBe(text);
+  });
+
+  it('the version 1 fixture is still read, whole', () => {
+    const text = readFileSync(new URL('fixtures/v1.json', import.meta.url), 'utf8');
+    const result = readDocument(text);
+    expect(result.ok && result.value.kind === 'setup' && result.value.setup).toEqual(rappelDouble);
+    expect(writeSetup(rappelDouble)).toBe(text);
+  });
+
+  it.each<[string, string, RegExp, RegExp]>([
+    ['not JSON', '{"format"', /^$/, /not JSON/],
+    ['a list', '[]', /^$/, /one JSON object/],
+    ['another format', '{"format":"other"}', /^format$/, /Not a Zevrin file/],
+    ['no version', '{"format":"zevrin"}', /^version$/, /whole number/],
+    [
+      'a newer version',
+      '{"format":"zevrin","version":99}',
+      /^version$/,
+      /newer Zevrin \(version 99\).*up to version 1/,
+    ],
+    [
+      'a diameter out of range',
+      edited([...items, 0, 'nominalDiameterMm'], 98),
+      /^workspace\.items\[0\]\.nominalDiameterMm$/,
+      /16/,
+    ],
+    [
+      'a missing field',
+      edited(['workspace', 'setups', 1, 'rig', 'ends'], undefined),
+      /^workspace\.setups\[1\]\.rig\.ends$/,
+      /./,
+    ],
+    ['an id twice', edited([...items, 1, 'id'], 'rope-usnea'), /^workspace\.items\[1\]\.id$/, /twice/],
+    [
+      'an upper limit below the lower',
+      edited([...items, 3, 'declarations', 0, 'maxDiameterMm'], 6),
+      /^workspace\.items\[3\]\.declarations\[0\]\.maxDiameterMm$/,
+      /below/,
+    ],
+    ['a key that is not known', edited(['workspace', 'people', 0, 'wings'], 2), /^workspace\.people\[0\]$/, /wings/],
+  ])('refuses %s with its path', (_, text, path, message) => {
+    const [issue] = issuesOf(text);
+    expect(issue!.path).toMatch(path);
+    expect(issue!.message).toMatch(message);
+    expect(issue!.read).not.toBe('');
+  });
+
+  it('says what was read', () => {
+    expect(issuesOf(edited([...items, 0, 'nominalDiameterMm'], 98))[0]!.read).toBe('98');
+  });
+});
+
+describe('migrator', () => {
+  const step = (from: number) => ({
+    from,
+    name: `from ${from}`,
+    up: (d: Record<string, unknown>) => ({ ...d, seen: [...((d.seen as number[]) ?? []), from] }),
+  });
+  it('runs every step from the version of the file, in order', () => {
+    const up = migrator(4, [step(3), step(1), step(2)]);
+    expect(up({ version: 2 }, 2)).toEqual({ version: 4, seen: [2, 3] });
+    expect(up({ version: 1 }, 1)).toEqual({ version: 4, seen: [1, 2, 3] });
+    expect(up({ version: 4 }, 4)).toEqual({ version: 4 });
+  });
+  it('refuses to be built with a gap, a double or a stray step', () => {
+    expect(() => migrator(3, [step(1)])).toThrow(/0 steps from version 2/);
+    expect(() => migrator(2, [step(1), step(1)])).toThrow(/2 steps from version 1/);
+    expect(() => migrator(2, [step(1), step(2)])).toThrow(/outside/);
+  });
+});

@@ -1,0 +1,94 @@
+import type { z } from 'zod';
+import type { Setup } from '../rig/index.ts';
+import { documentSchema, FORMAT, VERSION, type Document, type Workspace } from './documents.ts';
+import { migrator } from './migrate.ts';
+
+/** What is wrong in a file, and exactly where. `path` reads like `workspace.items[3].lengthM`, '' for the whole file. */
+export interface FileIssue {
+  readonly path: string;
+  readonly read: string;
+  readonly message: string;
+}
+
+export type FileResult<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly issues: readonly FileIssue[] };
+
+const migrate = migrator(VERSION, []);
+
+const pathText = (path: readonly PropertyKey[]): string =>
+  path.reduce<string>(
+    (text, key) => (typeof key === 'number' ? `${text}[${key}]` : text ? `${text}.${String(key)}` : String(key)),
+    '',
+  );
+
+function readAt(root: unknown, path: readonly PropertyKey[]): string {
+  let value: unknown = root;
+  for (const key of path)
+    value = value !== null && typeof value === 'object' ? (value as Record<PropertyKey, unknown>)[key] : undefined;
+  const text = value === undefined ? 'nothing' : JSON.stringify(value);
+  return text.length > 60 ? `${text.slice(0, 57)}...` : text;
+}
+
+const fail = (path: string, read: string, message: string): FileResult<never> => ({
+  ok: false,
+  issues: [{ path, read, message }],
+});
+
+function fromZod(error: z.ZodError, root: unknown): FileResult<never> {
+  return {
+    ok: false,
+    issues: error.issues.map((issue) => ({
+      path: pathText(issue.path),
+      read: readAt(root, issue.path),
+      message: issue.message,
+    })),
+  };
+}
+
+/**
+ * Reads a `*.zevrin.json` file whole or not at all. Older versions are migrated; a newer one is refused with the version found and
+ * the one supported. Never throws.
+ */
+export function readDocument(text: string): FileResult<Document> {
+  let root: unknown;
+  try {
+    root = JSON.parse(text);
+  } catch (error) {
+    return fail('', JSON.stringify(text.slice(0, 40)), `This is not JSON: ${(error as Error).message}`);
+  }
+  if (root === null || typeof root !== 'object' || Array.isArray(root)) {
+    return fail('', readAt(root, []), 'A Zevrin file is one JSON object.');
+  }
+  const document = root as Record<string, unknown>;
+  if (document.format !== FORMAT)
+    return fail('format', readAt(root, ['format']), `Not a Zevrin file: format must be "${FORMAT}".`);
+  const { version } = document;
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) {
+    return fail('version', readAt(root, ['version']), `The version must be a whole number from 1 to ${VERSION}.`);
+  }
+  if (version > VERSION) {
+    return fail(
+      'version',
+      String(version),
+      `This file was written by a newer Zevrin (version ${version}); this one reads up to version ${VERSION}. The file was not changed.`,
+    );
+  }
+  const current = migrate(document, version);
+  const parsed = documentSchema.safeParse(current);
+  return parsed.success ? { ok: true, value: parsed.data } : fromZod(parsed.error, current);
+}
+
+/**
+ * Prints in the key order of the schema, so that the same data is always the same text. Data that a later bug made invalid is
+ * written as it is: nobody loses it because it does not fit.
+ */
+function print(document: Document): string {
+  const parsed = documentSchema.safeParse(document);
+  return `${JSON.stringify(parsed.success ? parsed.data : document, null, 2)}\n`;
+}
+
+/** A whole workspace as a file. */
+export const writeWorkspace = (workspace: Workspace): string =>
+  print({ format: FORMAT, version: VERSION, kind: 'workspace', workspace });
+/** One set-up as a file, for the command line and for a partner. */
+export const writeSetup = (setup: Setup): string => print({ format: FORMAT, version: VERSION, kind: 'setup', setup });

@@ -1,0 +1,144 @@
+import { finding, SEVERITIES, type Finding, type PartId } from '../finding/index.ts';
+import {
+  diameterOf,
+  JOBS,
+  ROPE_CONSTRUCTIONS,
+  type Declaration,
+  type Device,
+  type Job,
+  type Rope,
+} from '../gear/index.ts';
+import { threshold } from '../sources/index.ts';
+import { exactly } from '../units/index.ts';
+
+export interface RopeInDeviceInput {
+  readonly job: Job;
+  readonly strands: Declaration['strands'];
+  readonly rope: Rope;
+  /** Which strand of the set-up this rope is. */
+  readonly part: PartId;
+  readonly device: Device;
+}
+
+/**
+ * Does this rope fit this device for this job? A diameter outside the declared range is *stop*, one within its own uncertainty of
+ * a limit is *mind*, no declared range is *not tested*. The measured diameter beats the label (see `diameterOf`).
+ */
+export function ropeInDevice(input: RopeInDeviceInput): Finding[] {
+  return [byDeclaration(input), ...thinRopeInPlainTube(input)];
+}
+
+function byDeclaration(input: RopeInDeviceInput): Finding {
+  const { device, rope, job, strands, part } = input;
+  const subject = ['device', part] as const;
+  const forJob = device.declarations.filter((d) => d.job === job && d.strands === strands);
+  if (forJob.length === 0) {
+    return finding({
+      code: 'fit.range-not-declared',
+      severity: 'untested',
+      subject,
+      says: `No range is entered for ${device.name}: ${JOBS[job].toLowerCase()}.`,
+      because: 'Without the declared range of the maker the fit cannot be judged.',
+      remedy: 'Enter the range from the instructions of the device in the locker.',
+    });
+  }
+  const accepting = forJob.filter((d) => d.constructions.includes(rope.construction));
+  if (accepting.length === 0) {
+    const known = rope.construction !== 'other';
+    return finding({
+      code: 'fit.kind-not-accepted',
+      severity: known ? 'stop' : 'untested',
+      subject,
+      says: known
+        ? `${device.name} is not declared for this kind of rope (${ROPE_CONSTRUCTIONS[rope.construction].toLowerCase()}).`
+        : `It is not known what kind of rope ${rope.name} is.`,
+      because: `Declared for this job: ${kinds(forJob)}.`,
+      remedy: known
+        ? 'Take a rope of an accepted kind, or a device declared for this one.'
+        : 'Look for the mark on the rope end and enter it.',
+    });
+  }
+  const judged = accepting.map((declaration) => againstRange(input, declaration));
+  return judged.reduce((best, next) =>
+    SEVERITIES.indexOf(next.severity) > SEVERITIES.indexOf(best.severity) ? next : best,
+  );
+}
+
+const kinds = (declarations: readonly Declaration[]): string =>
+  [...new Set(declarations.flatMap((d) => d.constructions))].map((k) => ROPE_CONSTRUCTIONS[k].toLowerCase()).join(', ');
+
+function againstRange(
+  { rope, device, part }: RopeInDeviceInput,
+  { minDiameterMm, maxDiameterMm }: Declaration,
+): Finding {
+  const { diameterMm, measured } = diameterOf(rope);
+  const base = {
+    subject: ['device', part] as const,
+    because: `${measured ? 'Measured' : 'Label'} {diameter~}; declared {min} to {max}.`,
+    numbers: [
+      {
+        key: 'diameter',
+        label: measured ? 'Measured diameter' : 'Diameter on the label',
+        quantity: 'diameterMm',
+        value: diameterMm,
+      },
+      { key: 'min', label: 'Declared from', quantity: 'diameterMm', value: exactly(minDiameterMm) },
+      { key: 'max', label: 'Declared to', quantity: 'diameterMm', value: exactly(maxDiameterMm) },
+    ] as const,
+  };
+  if (diameterMm.high < minDiameterMm) {
+    return finding({
+      ...base,
+      code: 'fit.rope-too-thin',
+      severity: 'stop',
+      says: `${rope.name} is too thin for ${device.name}.`,
+      remedy: 'Take a thicker rope or a device declared for this diameter. A thin rope brakes less.',
+    });
+  }
+  if (diameterMm.low > maxDiameterMm) {
+    return finding({
+      ...base,
+      code: 'fit.rope-too-thick',
+      severity: 'stop',
+      says: `${rope.name} is too thick for ${device.name}.`,
+      remedy: 'Take a thinner rope or a device declared for this diameter. A thick rope jams or does not feed.',
+    });
+  }
+  if (diameterMm.low < minDiameterMm || diameterMm.high > maxDiameterMm) {
+    return finding({
+      ...base,
+      code: 'fit.rope-near-limit',
+      severity: 'mind',
+      says: `${rope.name} is at the limit of ${device.name}.`,
+      remedy: measured
+        ? 'Measure again at several places; expect braking at the edge of what the device is made for.'
+        : 'Measure the rope: the label alone does not decide it.',
+    });
+  }
+  return finding({
+    ...base,
+    code: 'fit.rope-in-range',
+    severity: 'clear',
+    says: `${rope.name} is inside the range of ${device.name}.`,
+  });
+}
+
+function thinRopeInPlainTube({ device, rope, part }: RopeInDeviceInput): Finding[] {
+  const { diameterMm } = diameterOf(rope);
+  const limitMm = threshold('thinRopeMm');
+  if (device.family !== 'tube-plain' || diameterMm.low >= limitMm) return [];
+  return [
+    finding({
+      code: 'fit.thin-rope-plain-tube',
+      severity: 'mind',
+      subject: ['device', part],
+      says: `A tube without grooves brakes ${rope.name} little.`,
+      because: 'It has {diameter~}; below {limit} smooth tubes are known to brake too little.',
+      remedy: 'Take a tube with brake grooves, or add a second connector and keep the hitch.',
+      numbers: [
+        { key: 'diameter', label: 'Diameter', quantity: 'diameterMm', value: diameterMm },
+        { key: 'limit', label: 'Thin below', quantity: 'diameterMm', value: exactly(limitMm) },
+      ],
+    }),
+  ];
+}

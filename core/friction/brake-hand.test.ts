@@ -1,0 +1,143 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { SEVERITIES } from '../finding/index.ts';
+import { club } from '../samples/index.ts';
+import { exactly, STANDARD_GRAVITY_M_PER_S2 } from '../units/index.ts';
+import { brakeFigures, brakeForceN, brakeHand, tubeExponent, type BrakeHandInput } from './index.ts';
+
+const base: BrakeHandInput = {
+  climber: club.ilse,
+  device: { ...club.groovedTube, wear: 'new' },
+  extraConnector: false,
+  ropeA: club.longRope,
+  ropeB: null,
+  weather: 'dry',
+  descentM: 24,
+  backupStands: true,
+};
+const main = (change: Partial<BrakeHandInput>) => brakeHand({ ...base, ...change })[0]!;
+const codes = (change: Partial<BrakeHandInput>) => brakeHand({ ...base, ...change }).map((f) => f.code);
+
+describe('brakeForceN', () => {
+  const exponent = exactly(0.25 * 2 * Math.PI);
+  // design.md section 5: 80 kg, mu 0.25, one full turn: 163 N alone, 127 N above 30 m of two strands of 62 g/m. Whole newtons as printed there.
+  it('meets the check values', () => {
+    const at = (hangingM: number) => brakeForceN({ massKg: 80, exponent, ropeKgPerM: exactly(0.124), hangingM }).best;
+    expect(at(0)).toBeCloseTo(163, 0);
+    expect(Math.abs(at(30) - 127)).toBeLessThan(0.5);
+    expect(at(0) - at(30)).toBeCloseTo(30 * 0.124 * STANDARD_GRAVITY_M_PER_S2, 9);
+  });
+});
+
+describe('tubeExponent', () => {
+  const at = (change: Partial<Parameters<typeof tubeExponent>[0]>) =>
+    tubeExponent({
+      family: 'tube-plain',
+      conditions: { weather: 'dry', sheath: 'smooth', wear: 'new' },
+      diameterMm: 10,
+      extraConnector: false,
+      lipRad: Math.PI,
+      ...change,
+    });
+
+  it('is one full turn at 10 mm in a plain tube, and half of it with the hand above', () => {
+    expect(at({}).best).toBeCloseTo(0.25 * 2 * Math.PI, 12);
+    expect(at({ lipRad: 0 }).best).toBeCloseTo(0.25 * Math.PI, 12);
+  });
+
+  it('grows with grooves and with a second connector, falls with ice', () => {
+    expect(at({ family: 'tube-grooved' }).best).toBeGreaterThan(at({}).best);
+    expect(at({ extraConnector: true }).best).toBeGreaterThan(at({}).best);
+    expect(at({ conditions: { weather: 'icy', sheath: 'smooth', wear: 'new' } }).best).toBeLessThan(at({}).best);
+  });
+
+  it('widens when sheath or wear is not known', () => {
+    const width = (c: ReturnType<typeof at>) => c.high - c.low;
+    expect(width(at({ conditions: { weather: 'dry', sheath: 'unknown', wear: 'new' } }))).toBeGreaterThan(
+      width(at({})),
+    );
+    expect(width(at({ conditions: { weather: 'dry', sheath: 'smooth', wear: 'unknown' } }))).toBeGreaterThan(
+      width(at({})),
+    );
+  });
+});
+
+describe('brakeHand', () => {
+  it('holds for the measured hand of the demo', () =>
+    expect(main({})).toMatchObject({ code: 'friction.hand-holds', severity: 'clear' }));
+
+  it('is close for a heavy person with an estimated hand on a worn plain tube, and names the second connector', () => {
+    const close = main({ climber: club.tomas, device: { ...club.plainTube, wear: 'used' } });
+    expect(close).toMatchObject({ code: 'friction.hand-close', severity: 'mind' });
+    expect(close.remedy).toContain('second connector');
+    expect(close.numbers.find((n) => n.key === 'extra')!.value.best).toBeLessThan(
+      close.numbers.find((n) => n.key === 'need')!.value.best,
+    );
+  });
+
+  it('is too weak for a heavy person with a weak measured hand on an icy rope', () => {
+    const weak = main({
+      climber: { ...club.tomas, massKg: 110, handForceN: 120 },
+      weather: 'icy',
+      device: club.plainTube,
+    });
+    expect(weak).toMatchObject({ code: 'friction.hand-too-weak', severity: 'stop' });
+  });
+
+  it('tells a light person on a long rope to feed it', () => {
+    const light = { ...club.ilse, massKg: 35 };
+    expect(codes({ climber: light, descentM: 60, extraConnector: true })).toContain('friction.rope-holds-back');
+    expect(codes({})).not.toContain('friction.rope-holds-back');
+  });
+
+  it('speaks of the hand above the device only while the hitch stands', () => {
+    expect(codes({})).toContain('friction.hand-above-device');
+    expect(codes({ backupStands: false })).not.toContain('friction.hand-above-device');
+  });
+
+  it('says what shifts the friction, and makes ice Mind', () => {
+    const conditions = brakeHand({ ...base, weather: 'icy', ropeA: club.thickRope }).find(
+      (f) => f.code === 'friction.conditions',
+    )!;
+    expect(conditions.severity).toBe('mind');
+    expect(conditions.because).toMatch(/icy.*fuzzy/);
+    expect(codes({})).not.toContain('friction.conditions');
+  });
+
+  it('works hardest at the bottom and least at the top', () => {
+    const { profile, topN, bottomN } = brakeFigures(base);
+    profile.slice(1).forEach((point, i) => expect(point.forceN.best).toBeGreaterThanOrEqual(profile[i]!.forceN.best));
+    expect(profile[0]!.forceN).toEqual(topN);
+    expect(profile.at(-1)!.forceN).toEqual(bottomN);
+  });
+
+  it('never asks for less hand force on a thinner rope', () => {
+    const diameter = fc.double({ min: 6, max: 13, noNaN: true });
+    fc.assert(
+      fc.property(diameter, diameter, fc.constantFrom(club.groovedTube, club.plainTube), (a, b, device) => {
+        const need = (measuredDiameterMm: number) =>
+          brakeFigures({ ...base, device, ropeA: { ...club.longRope, measuredDiameterMm } }).bottomN;
+        const [thin, thick] = [need(Math.min(a, b)), need(Math.max(a, b))];
+        expect(thin.best).toBeGreaterThanOrEqual(thick.best - 1e-9);
+        expect(thin.high).toBeGreaterThanOrEqual(thick.high - 1e-9);
+        expect(thin.low).toBeGreaterThanOrEqual(thick.low - 1e-9);
+      }),
+    );
+  });
+
+  it('never judges a heavier person or a weaker hand better', () => {
+    const rank = (massKg: number, handForceN: number) =>
+      SEVERITIES.indexOf(main({ climber: { ...club.ilse, massKg, handForceN } }).severity);
+    fc.assert(
+      fc.property(
+        fc.double({ min: 40, max: 160, noNaN: true }),
+        fc.double({ min: 0, max: 40, noNaN: true }),
+        fc.double({ min: 60, max: 500, noNaN: true }),
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        (mass, more, hand, less) => {
+          expect(rank(mass + more, Math.max(30, hand - less))).toBeLessThanOrEqual(rank(mass, hand));
+        },
+      ),
+    );
+  });
+});

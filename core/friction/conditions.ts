@@ -1,0 +1,45 @@
+import type { Device, Rope } from '../gear/index.ts';
+import { constant } from '../sources/index.ts';
+import { exactly, interval, type Interval } from '../units/index.ts';
+
+export type Weather = 'dry' | 'wet' | 'icy';
+
+export interface Conditions {
+  readonly weather: Weather;
+  readonly sheath: Rope['sheath'];
+  readonly wear: Device['wear'];
+}
+
+/** One reason why friction is not that of a dry, used rope in a new device; a factor on the coefficient. */
+export interface FrictionShift {
+  readonly says: string;
+  readonly factor: Interval;
+}
+
+/** What is not known spans everything it could be. */
+const hull = (...all: Interval[]): Interval =>
+  interval(Math.min(...all.map((i) => i.low)), 1, Math.max(...all.map((i) => i.high)));
+
+/** Shifts of the coefficient of friction, rope on metal, for these conditions. Empty when nothing shifts it. */
+export function frictionShifts({ weather, sheath, wear }: Conditions): FrictionShift[] {
+  const shifts: FrictionShift[] = [];
+  if (weather === 'wet') shifts.push({ says: 'the rope is wet', factor: constant('muFactorWet') });
+  if (weather === 'icy') shifts.push({ says: 'the rope is icy', factor: constant('muFactorIcy') });
+  if (sheath === 'new-treated')
+    shifts.push({ says: 'the sheath is new and treated', factor: constant('muFactorNewTreated') });
+  if (sheath === 'fuzzy') shifts.push({ says: 'the sheath is fuzzy', factor: constant('muFactorFuzzy') });
+  if (sheath === 'unknown') {
+    shifts.push({
+      says: 'the sheath is not known',
+      factor: hull(constant('muFactorNewTreated'), constant('muFactorFuzzy')),
+    });
+  }
+  if (wear === 'worn') shifts.push({ says: 'the device is worn smooth', factor: constant('muFactorWornDevice') });
+  if (wear === 'unknown') {
+    shifts.push({
+      says: 'the wear of the device is not known',
+      factor: hull(constant('muFactorWornDevice'), exactly(1)),
+    });
+  }
+  return shifts;
+}

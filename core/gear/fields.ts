@@ -1,0 +1,61 @@
+import { z } from 'zod';
+import { QUANTITIES, type Quantity } from '../units/index.ts';
+
+/** What a form needs to know of a field beside its schema. Kept with the schema, so that there is one truth for both. */
+export interface FieldMeta {
+  readonly label: string;
+  readonly hint?: string;
+  readonly quantity?: Quantity;
+  /** Label of each choice, in the order shown. */
+  readonly options?: Readonly<Record<string, string>>;
+  readonly multiline?: boolean;
+}
+
+const META = new WeakMap<z.ZodType, FieldMeta>();
+
+function described<T extends z.ZodType>(schema: T, meta: FieldMeta): T {
+  META.set(schema, meta);
+  return schema;
+}
+
+/** The field description of a schema, looked for under `nullable` too; undefined when it has none. */
+export function fieldMeta(schema: z.ZodType): FieldMeta | undefined {
+  return META.get(schema) ?? (schema instanceof z.ZodNullable ? fieldMeta(schema.unwrap() as z.ZodType) : undefined);
+}
+
+/** Bounds of a numeric field in the unit the core keeps; undefined when it is not numeric. */
+export function fieldBounds(schema: z.ZodType): { readonly min: number; readonly max: number } | undefined {
+  if (schema instanceof z.ZodNullable) return fieldBounds(schema.unwrap() as z.ZodType);
+  if (!(schema instanceof z.ZodNumber)) return undefined;
+  return { min: schema.minValue ?? -Infinity, max: schema.maxValue ?? Infinity };
+}
+
+/** A number in the unit that `quantity` names, both bounds inclusive. */
+export function measure(quantity: Quantity, min: number, max: number, label: string, hint?: string) {
+  if (!(quantity in QUANTITIES)) throw new Error(`unknown quantity ${quantity}`);
+  const number = quantity === 'count' ? z.number().int() : z.number();
+  return described(number.min(min).max(max), { label, quantity, ...(hint === undefined ? {} : { hint }) });
+}
+
+/** One of a few words; the keys are stored, the labels are shown. */
+export function choice<const K extends string>(options: Readonly<Record<K, string>>, label: string, hint?: string) {
+  const keys = Object.keys(options) as [K, ...K[]];
+  return described(z.enum(keys), { label, options, ...(hint === undefined ? {} : { hint }) });
+}
+
+/** A line of text. */
+export function line(label: string, max: number, min = 0, hint?: string) {
+  return described(z.string().trim().min(min, 'Give it a name.').max(max), {
+    label,
+    ...(hint === undefined ? {} : { hint }),
+  });
+}
+
+/** Several lines of text. */
+export const note = (label = 'Note') => described(z.string().max(2000), { label, multiline: true });
+
+export const yesNo = (label: string, hint?: string) =>
+  choice({ yes: 'Yes', no: 'No', unknown: 'Not known' }, label, hint);
+export const idSchema = z.string().min(1).max(64);
+/** An instant, ISO 8601 in UTC. */
+export const instantSchema = z.iso.datetime();

@@ -1,0 +1,41 @@
+import { z } from 'zod';
+import { choice, idSchema, line, measure, note } from './fields.ts';
+
+/** A person with the measures that the geometry and the brake hand need. Lengths are taken in the hanging pose. */
+export const personSchema = z.strictObject({
+  id: idSchema,
+  name: line('Name', 80, 1),
+  massKg: measure('massKg', 25, 200, 'Mass with gear', 'Clothing, rucksack and hardware included.'),
+  brakeHand: choice({ right: 'Right', left: 'Left' }, 'Hand that brakes'),
+  handForceN: measure(
+    'forceN',
+    30,
+    1000,
+    'Measured hand force',
+    'Pull on a rope with one hand against a scale. Empty: an estimate is used.',
+  ).nullable(),
+  armReachMm: measure(
+    'lengthMm',
+    200,
+    1200,
+    'Arm’s reach',
+    'From the belay loop straight up to the hand that still works well.',
+  ),
+  legLoopDropMm: measure(
+    'lengthMm',
+    0,
+    400,
+    'Leg loop below belay loop',
+    'Straight down to where the hitch is clipped.',
+  ),
+  legLoopSideMm: measure('lengthMm', 0, 300, 'Leg loop beside belay loop', 'Sideways to where the hitch is clipped.'),
+  kneeRaiseMm: measure(
+    'lengthMm',
+    0,
+    500,
+    'Leg loop comes up with the knee',
+    'How far, when the knee is raised as high as it goes.',
+  ),
+  note: note(),
+});
+export type Person = z.infer<typeof personSchema>;

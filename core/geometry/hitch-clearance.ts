@@ -1,0 +1,134 @@
+import { finding, type Finding, type FindingNumber } from '../finding/index.ts';
+import type { Person } from '../gear/index.ts';
+import { constant, threshold } from '../sources/index.ts';
+import { exactly, interval, minus, type Interval } from '../units/index.ts';
+import type { HitchReach } from './hitch-reach.ts';
+
+export interface ClearanceInput {
+  readonly climber: Pick<Person, 'legLoopDropMm' | 'legLoopSideMm' | 'kneeRaiseMm'>;
+  readonly attachedTo: 'leg-loop' | 'belay-loop';
+  /** Harness to the bar of the device, mm. */
+  readonly extensionMm: Interval;
+  /** null when the cord loop is not known. */
+  readonly reach: HitchReach | null;
+}
+
+export interface Clearance {
+  /** Free rope between the loaded hitch and the lip of the device, mm. Negative: the hitch is inside the device. */
+  readonly hangingMm: Interval;
+  readonly kneeRaisedMm: Interval;
+}
+
+/** Distance from where the hitch is attached to the lip of the device, along the line of pull, mm. */
+export function attachmentToDeviceMm(input: Omit<ClearanceInput, 'reach'>, kneeRaised: boolean): Interval {
+  const { climber, attachedTo, extensionMm } = input;
+  const lip = constant('deviceLipBelowBarMm');
+  const lipMm = interval(extensionMm.low - lip.high, extensionMm.best - lip.best, extensionMm.high - lip.low);
+  if (attachedTo === 'belay-loop') return lipMm;
+  const dropMm = climber.legLoopDropMm - (kneeRaised ? climber.kneeRaiseMm : 0);
+  // Rope runs straight from the lip to the leg loop, which sits to the side. A leg loop above the lip leaves no room at all.
+  const along = (upMm: number) =>
+    upMm + dropMm <= 0 ? upMm + dropMm : Math.hypot(upMm + dropMm, climber.legLoopSideMm);
+  return interval(along(lipMm.low), along(lipMm.best), along(lipMm.high));
+}
+
+/** Clearance in both poses, or null when the reach is not known. */
+export function hitchClearance(input: ClearanceInput): Clearance | null {
+  if (input.reach === null) return null;
+  const { reachMm } = input.reach;
+  return {
+    hangingMm: minus(attachmentToDeviceMm(input, false), reachMm),
+    kneeRaisedMm: minus(attachmentToDeviceMm(input, true), reachMm),
+  };
+}
+
+/** The hitch must not be able to touch the device, hanging and with the knee raised. */
+export function hitchClearanceFindings(input: ClearanceInput): Finding[] {
+  const { reach } = input;
+  const clearance = hitchClearance(input);
+  const subject = ['hitch', 'device'] as const;
+  if (reach === null || clearance === null) {
+    return [
+      finding({
+        code: 'geometry.hitch-unknown',
+        severity: 'untested',
+        subject,
+        says: 'It cannot be computed whether the hitch can touch the device.',
+        because: 'Neither the cut length nor the length of the loop is entered.',
+        remedy: 'Pull the cord loop flat, measure it end to end and enter it in the locker.',
+      }),
+    ];
+  }
+  if (reach.legMm.best <= 0) {
+    return [
+      finding({
+        code: 'geometry.cord-too-short',
+        severity: 'stop',
+        subject: ['hitch'],
+        says: 'The cord is too short for these wraps.',
+        because: 'The loop is {loop~} long and each wrap takes {wrap}: nothing is left to clip.',
+        remedy: 'Take a longer cord, or fewer wraps where the grip allows.',
+        numbers: [
+          { key: 'loop', label: 'Loop pulled flat', quantity: 'lengthMm', value: reach.loopMm },
+          { key: 'wrap', label: 'Cord per wrap', quantity: 'lengthMm', value: exactly(reach.perWrapMm) },
+        ],
+      }),
+    ];
+  }
+  const marginMm = threshold('hitchClearanceMarginMm');
+  const kneeCounts = input.attachedTo === 'leg-loop' && clearance.kneeRaisedMm.best <= clearance.hangingMm.best;
+  const worst = kneeCounts ? clearance.kneeRaisedMm : clearance.hangingMm;
+  const pose = kneeCounts ? 'with the knee raised' : 'hanging';
+  const numbers: FindingNumber[] = [
+    { key: 'worst', label: `Clearance, ${pose}`, quantity: 'lengthMm', value: worst },
+    ...(kneeCounts
+      ? [{ key: 'hanging', label: 'Clearance, hanging', quantity: 'lengthMm', value: clearance.hangingMm } as const]
+      : []),
+    { key: 'reach', label: 'Reach of the loaded hitch', quantity: 'lengthMm', value: reach.reachMm },
+    { key: 'extension', label: 'Extension', quantity: 'lengthMm', value: input.extensionMm },
+    { key: 'margin', label: 'Clearance asked for', quantity: 'lengthMm', value: exactly(marginMm) },
+  ];
+  const because = `The loaded hitch reaches {reach~} up; ${pose} the clearance to the device is {worst~}.`;
+  const remedy =
+    'Shorten the cord or add a wrap, lengthen the extension, or clip the hitch lower. Measure the loop and the extension to narrow the estimate.';
+  if (worst.best <= 0) {
+    return [
+      finding({
+        code: 'geometry.hitch-reaches-device',
+        severity: 'stop',
+        subject,
+        because,
+        remedy,
+        numbers,
+        says:
+          kneeCounts && clearance.hangingMm.best > 0
+            ? 'With the knee raised the hitch reaches the device.'
+            : 'The hitch reaches the device.',
+        sources: ['practice-extension'],
+      }),
+    ];
+  }
+  if (worst.low < marginMm) {
+    return [
+      finding({
+        code: 'geometry.hitch-near-device',
+        severity: 'mind',
+        subject,
+        because,
+        remedy,
+        numbers,
+        says: `The hitch comes close to the device ${pose}.`,
+      }),
+    ];
+  }
+  return [
+    finding({
+      code: 'geometry.hitch-clear',
+      severity: 'clear',
+      subject,
+      because,
+      numbers,
+      says: 'The hitch stays clear of the device, hanging and with the knee raised.',
+    }),
+  ];
+}

@@ -1,0 +1,12 @@
+export { armReach } from './arm-reach.ts';
+export { extensionMm, type ExtensionInput } from './extension.ts';
+export {
+  attachmentToDeviceMm,
+  hitchClearance,
+  hitchClearanceFindings,
+  type Clearance,
+  type ClearanceInput,
+} from './hitch-clearance.ts';
+export { hitchReach, loopLengthMm, type HitchReach, type HitchReachInput } from './hitch-reach.ts';
+export { ropeBudget, ropeBudgetFindings, type RopeBudget, type RopeBudgetInput, type RopeEnds } from './rope-budget.ts';
+export { beltLengthMm, cordPerWrapMm, wrapPerimeterMm } from './wrap-length.ts';

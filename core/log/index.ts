@@ -1,0 +1,20 @@
+export {
+  confirmers,
+  endCheck,
+  itemStatus,
+  nextItem,
+  sawEvent,
+  withEvent,
+  type ItemState,
+  type ItemStatus,
+} from './check-run.ts';
+export {
+  checkEventSchema,
+  checkRecordSchema,
+  useRecordSchema,
+  WHO,
+  type CheckEvent,
+  type CheckRecord,
+  type UseRecord,
+  type Who,
+} from './records.ts';

@@ -1,0 +1,135 @@
+import { interval, type Interval } from '../units/index.ts';
+import type { SourceId } from './register.ts';
+
+export interface Constant {
+  readonly value: Interval;
+  /** Unit of `value`, '1' for a pure number. */
+  readonly unit: string;
+  readonly meaning: string;
+  readonly source: SourceId;
+}
+
+const c = (low: number, best: number, high: number, unit: string, meaning: string, source: SourceId): Constant => ({
+  value: interval(low, best, high),
+  unit,
+  meaning,
+  source,
+});
+const one = (value: number, unit: string, meaning: string, source: SourceId): Constant =>
+  c(value, value, value, unit, meaning, source);
+
+/** Every number that is neither entered by a person nor plain mathematics. docs/method.md lists each one; a test keeps it so. */
+export const CONSTANTS = {
+  // friction
+  muRopeOnMetal: c(0.2, 0.25, 0.35, '1', 'friction of a dry, used polyamide rope on light metal', 'memory-friction'),
+  muFactorWet: c(0.8, 1, 1.15, '1', 'a wet rope, times the dry friction', 'memory-friction'),
+  muFactorIcy: c(0.5, 0.7, 1, '1', 'an icy rope, times the dry friction', 'memory-friction'),
+  muFactorNewTreated: c(0.75, 0.85, 1, '1', 'a new treated sheath, times the used one', 'memory-friction'),
+  muFactorFuzzy: c(1, 1.1, 1.25, '1', 'a worn, fuzzy sheath, times the smooth one', 'memory-friction'),
+  muFactorWornDevice: c(0.8, 0.92, 1, '1', 'a device worn smooth, times the new one', 'memory-friction'),
+  thinRopeSlopePerMm: c(
+    0.05,
+    0.08,
+    0.11,
+    '1/mm',
+    'change of the braking exponent per mm away from 10 mm',
+    'memory-friction',
+  ),
+  grooveAngleDeg: c(75, 90, 120, 'deg', 'opening of the brake grooves of a grooved tube', 'memory-friction'),
+  extraConnectorRad: c(0.2, 0.5, 0.9, 'rad', 'turn of rope gained by a second connector in a tube', 'memory-friction'),
+  handForceDefaultN: c(
+    150,
+    230,
+    330,
+    'N',
+    'what one hand holds on the brake strands when it was not measured',
+    'memory-hand-force',
+  ),
+  handForceSpread: one(0.1, '1', 'relative uncertainty of a hand force that was measured once', 'memory-hand-force'),
+  ropeHoldsBackN: one(10, 'N', 'hand force at the top below which the rope has to be fed', 'memory-hand-force'),
+  // diameters and lengths that were not measured
+  labelDiameterUncertaintyMm: one(0.3, 'mm', 'a diameter taken from the label', 'memory-diameter'),
+  labelLengthFactor: c(
+    0.96,
+    1,
+    1.02,
+    '1',
+    'length of a rope that was not measured, times its label',
+    'memory-rope-length',
+  ),
+  ropeMassGPerMPerMm2: c(
+    0.6,
+    0.65,
+    0.7,
+    'g/m/mm2',
+    'mass per metre of a rope over the square of its diameter',
+    'memory-rope-length',
+  ),
+  thinRopeMm: one(9, 'mm', 'below this a rope is thin for a tube without grooves', 'practice-thin-rope-tube'),
+  // hitch
+  hitchRatioLow: one(0.55, '1', 'cord-to-rope ratio below which a hitch binds hard', 'practice-hitch-cord'),
+  hitchRatioHigh: one(0.8, '1', 'cord-to-rope ratio above which a hitch bites poorly', 'practice-hitch-cord'),
+  hitchRatioTooHigh: one(1, '1', 'cord as thick as the rope: no bite to count on', 'practice-hitch-cord'),
+  muCordOnRope: c(0.17, 0.22, 0.3, '1', 'friction of polyamide cord on a dry rope', 'memory-hitch-grip'),
+  hitchTensionRatio: one(
+    20,
+    '1',
+    'ratio of cord tensions that the wraps must build up to stay put',
+    'memory-hitch-grip',
+  ),
+  hitchBiteLossPerRatio: one(
+    1.5,
+    '1',
+    'bite lost per unit of cord-to-rope ratio above the good range',
+    'memory-hitch-grip',
+  ),
+  muFactorPolyester: c(0.9, 0.95, 1, '1', 'polyester cord, times polyamide', 'memory-hitch-grip'),
+  muFactorAramid: c(0.85, 0.95, 1, '1', 'aramid-sheathed cord, times polyamide', 'memory-hitch-grip'),
+  muFactorUhmwpe: c(0.4, 0.55, 0.7, '1', 'UHMWPE, times polyamide', 'memory-hitch-grip'),
+  loadedHitchStretch: c(
+    0.97,
+    1,
+    1.06,
+    '1',
+    'reach of a hitch under load, times the calculated length',
+    'memory-hitch-grip',
+  ),
+  // knots
+  doubleFishermanBodyPerDiameter: c(25, 31, 37, 'diameters', 'cord inside a double fisherman’s bend', 'memory-knots'),
+  tailLengthPerDiameter: c(8, 10, 12, 'diameters', 'each tail left outside a bend in cord', 'memory-knots'),
+  overhandInSlingMm: c(50, 70, 90, 'mm', 'length that one overhand knot takes out of a doubled sling', 'memory-knots'),
+  girthHitchMm: c(
+    50,
+    70,
+    90,
+    'mm',
+    'length that a girth hitch around the harness takes out of a sling',
+    'memory-knots',
+  ),
+  extensionMeasuredMm: one(10, 'mm', 'uncertainty of an extension measured with a tape', 'memory-knots'),
+  deviceLipBelowBarMm: c(0, 10, 25, 'mm', 'lip of the device below the bar it hangs on', 'memory-knots'),
+  basketBendMm: c(15, 25, 40, 'mm', 'length lost where a doubled sling passes the harness', 'memory-knots'),
+  strengthLeftInKnot: c(0.45, 0.55, 0.65, '1', 'strength left in cord or tape at a knot', 'memory-knots'),
+  endKnotM: c(0.3, 0.45, 0.6, 'm', 'rope used by a stopper knot and its tail at one end', 'memory-knots'),
+  joiningKnotM: c(0.4, 0.5, 0.7, 'm', 'rope used on each rope by the joining knot and its tail', 'memory-knots'),
+  // margins
+  hitchClearanceMarginMm: one(30, 'mm', 'clearance asked for between hitch and device', 'memory-margins'),
+  ropeEndMarginM: one(1, 'm', 'rope asked for below the stance', 'memory-margins'),
+  jerkFactor: one(2, '1', 'a jerky rappel loads the line with at most this times body weight', 'memory-margins'),
+  strengthMarginMind: one(3, '1', 'strength over load below which a part is marked Mind', 'memory-margins'),
+  strengthMarginStop: one(1.5, '1', 'strength over load below which a part is marked Stop', 'memory-margins'),
+  strandDifferenceMm: one(
+    0.3,
+    'mm',
+    'difference of diameter from which two strands count as unlike',
+    'practice-unlike-strands',
+  ),
+  connectorRoomMm: one(3, 'mm', 'room asked for beside two strands on the broad end', 'memory-margins'),
+} as const satisfies Record<string, Constant>;
+
+export type ConstantId = keyof typeof CONSTANTS;
+
+/** The interval of a constant, in the unit its name or register entry states. */
+export const constant = (id: ConstantId): Interval => CONSTANTS[id].value;
+/** The best value of a constant, for thresholds that have no spread. */
+export const threshold = (id: ConstantId): number => CONSTANTS[id].value.best;

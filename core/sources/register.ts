@@ -1,0 +1,186 @@
+/** Where a rule or a number comes from, from firm to weak. */
+export type SourceKind = 'standard' | 'handbook' | 'paper' | 'geometry' | 'practice' | 'memory' | 'maker' | 'entered';
+
+export interface Source {
+  readonly kind: SourceKind;
+  readonly title: string;
+  /** What the source is used for, and how far it may be trusted. */
+  readonly note: string;
+}
+
+const practice = (title: string, note: string): Source => ({ kind: 'practice', title, note });
+const memory = (title: string, note: string): Source => ({
+  kind: 'memory',
+  title,
+  note: `${note} From memory: an estimate with an interval, to be replaced by your own measurement.`,
+});
+
+/** Every source that a finding, a constant or a check item may point at. Keys are stable: they stand in exported files. */
+export const SOURCES = {
+  'euler-eytelwein': {
+    kind: 'handbook',
+    title: 'Belt friction after Euler (1769) and Eytelwein (1808), with the V-belt form of machine-design handbooks',
+    note: 'T_load / T_brake = exp(sum of mu * theta / sin(beta / 2)). Exact for a limp rope that slides.',
+  },
+  'standard-gravity': {
+    kind: 'standard',
+    title: '3rd General Conference on Weights and Measures (1901)',
+    note: 'g = 9.80665 m/s2.',
+  },
+  'en-564': {
+    kind: 'standard',
+    title: 'EN 564, Mountaineering equipment: accessory cord',
+    note: 'Minimum strength F = 0.2 d² kN, d in mm (5 mm 5.0, 6 mm 7.2, 7 mm 9.8, 8 mm 12.8). Text not at hand: from memory.',
+  },
+  'en-566': {
+    kind: 'standard',
+    title: 'EN 566, Mountaineering equipment: slings',
+    note: 'Minimum strength 22 kN. Text not at hand: from memory.',
+  },
+  'en-12275': {
+    kind: 'standard',
+    title: 'EN 12275, Mountaineering equipment: connectors',
+    note: 'Type B 20/7/7 kN, type H 20/7/6, type X 18/7/5 (major, minor, gate open). Text not at hand: from memory.',
+  },
+  'en-892': {
+    kind: 'standard',
+    title: 'EN 892, Mountaineering equipment: dynamic ropes',
+    note: 'Diameter is measured under a set load, so a hand-held caliper may read another value. Text not at hand: from memory.',
+  },
+  'belt-around-two-circles': {
+    kind: 'geometry',
+    title: 'Length of an open belt around two circles, and of a helix: hypot(circumference, pitch)',
+    note: 'Checked in the tests against a finely sampled curve.',
+  },
+  'plane-geometry': {
+    kind: 'geometry',
+    title: 'Lengths and distances in the drawing plane',
+    note: 'Sums, halves and the theorem of Pythagoras on the measures you entered.',
+  },
+  'maker-declaration': {
+    kind: 'maker',
+    title: 'Declaration of the maker, as entered in the locker',
+    note: 'Zevrin repeats what was entered. The instructions that came with the item decide.',
+  },
+  entered: {
+    kind: 'entered',
+    title: 'What you entered for this set-up',
+    note: 'Taken as said; the check before use looks again.',
+  },
+  'practice-hook-up': practice(
+    'Common practice: what goes wrong when hooking up',
+    'Three things go wrong most: the harness, the anchor with the rope through it, the device.',
+  ),
+  'practice-ends-closed': practice(
+    'Common practice: knots in both rope ends',
+    'A knot in each end keeps the device from running off a rope that is too short.',
+  ),
+  'practice-middle': practice(
+    'Common practice: the middle of a doubled rope',
+    'A doubled rope reaches half its length. A middle missed by x makes the ends unequal by 2x.',
+  ),
+  'practice-extension': practice(
+    'Common practice: device on an extension',
+    'The device is raised on a sling so that a hitch below it keeps clear; it stays within reach of the arm.',
+  ),
+  'practice-hitch-clear': practice(
+    'Common practice: the hitch must not reach the device',
+    'A hitch that touches the device is pushed open by it just when it should hold.',
+  ),
+  'practice-hitch-cord': practice(
+    'Common practice: cord for a friction hitch',
+    '6 mm cord on common single ropes; cord-to-rope ratio 0.6 to 0.8. Thicker cord bites poorly, thinner cord binds and is weak.',
+  ),
+  'practice-hitch-wraps': practice(
+    'Common practice: wraps of a friction hitch',
+    'Three to four wraps around both brake strands; four to five for a French Prusik on a single rope.',
+  ),
+  'practice-hitch-test': practice(
+    'Common practice: the hitch is tested before it is trusted',
+    'Weigh it while the other hand still holds the rope below it; it must bite, then let go again when you want it to.',
+  ),
+  'practice-hitch-angle': practice(
+    'Common practice: hitch and steepness',
+    'At a low angle the hitch has to be pushed down; on steep ground it runs easily.',
+  ),
+  'practice-leg-loop': practice(
+    'Common practice: hitch on a leg loop',
+    'Only on a leg loop that is sewn shut or has a buckle made to take load.',
+  ),
+  'practice-broad-end': practice(
+    'Common practice: broad end of the connector to the rope in a tube',
+    'Two strands lie side by side on the broad end and run alike; in the narrow end they crowd, twist and wear.',
+  ),
+  'practice-gate': practice(
+    'Common practice: gate of a connector',
+    'Gate closed and locked, turned away from running rope and rock; a screw sleeve can be rolled open by rope or shaken open.',
+  ),
+  'practice-thin-rope-tube': practice(
+    'Common practice: thin rope in a tube',
+    'A tube without grooves brakes a thin modern rope too little.',
+  ),
+  'practice-unlike-strands': practice(
+    'Common practice: two strands of unlike rope',
+    'Thinner or slicker strands run faster: the rope creeps through the anchor and one end comes up short.',
+  ),
+  'practice-brake-hand': practice(
+    'Common practice: brake hand below the device',
+    'With the hand above the device line about half the wrap, and with it most of the braking, is gone.',
+  ),
+  'practice-more-friction': practice(
+    'Common practice: more friction for a heavy person or thin rope',
+    'A second connector beside the first in the device adds friction; a light person may have to feed rope instead.',
+  ),
+  'practice-slow': practice(
+    'Common practice: go slowly',
+    'Speed heats the device, and a frightened hand squeezes the hitch open instead of letting go.',
+  ),
+  'practice-clear-of-device': practice(
+    'Common practice: keep the device free',
+    'Hair, clothing and gloves are pulled into a device together with the rope.',
+  ),
+  'practice-rope-through-rings': practice(
+    'Common practice: rope passed through rings',
+    'About 9 m is pulled up, tied and clipped before the rope is untied, so that it cannot be dropped.',
+  ),
+  'practice-metal-on-metal': practice(
+    'Common practice: rope through metal',
+    'Rope that is pulled through a textile sling burns it; it is passed through rings or links.',
+  ),
+  'practice-edge': practice(
+    'Common practice: edges',
+    'A loaded rope over a sharp edge is cut easily; pad it or move the line.',
+  ),
+  'practice-low-melting': practice(
+    'Common practice: no low-melting fibre as a sliding hitch',
+    'UHMWPE softens at about 145 °C and slides; polyamide and polyester melt above 200 °C, aramid does not melt.',
+  ),
+  'memory-friction': memory(
+    'Rope on light metal',
+    'Coefficient of friction 0.2 to 0.35, shifted by water, ice, treatment, fuzz and wear.',
+  ),
+  'memory-hand-force': memory(
+    'Grip of one hand on a rope',
+    'What one bare or gloved hand holds on one or two strands for a while.',
+  ),
+  'memory-hitch-grip': memory(
+    'Grip of a friction hitch',
+    'Cord on rope 0.17 to 0.30; tension ratio of about 20 that a hitch must build up.',
+  ),
+  'memory-knots': memory(
+    'Rope used up by knots',
+    'Lengths in multiples of the diameter, and the strength that a knot leaves.',
+  ),
+  'memory-diameter': memory(
+    'Diameter of a rope that was not measured',
+    'Labels and calipers differ by about 0.3 mm; used ropes get thicker.',
+  ),
+  'memory-margins': memory('Margins', 'How much clearance or strength is asked for beyond zero.'),
+  'memory-rope-length': memory(
+    'Length of a rope that was not measured',
+    'Ropes shrink with use by some per cent; new ropes are often a little long.',
+  ),
+} as const satisfies Record<string, Source>;
+
+export type SourceId = keyof typeof SOURCES;
+export const SOURCE_IDS = Object.keys(SOURCES) as [SourceId, ...SourceId[]];

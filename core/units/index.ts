@@ -1,0 +1,27 @@
+export {
+  around,
+  exactly,
+  interval,
+  isSpread,
+  mapFalling,
+  mapRising,
+  minus,
+  plus,
+  ratioIndependent,
+  scale,
+  times,
+  timesIndependent,
+  type Interval,
+} from './interval.ts';
+export { allowedUnits, parseQuantity, type ParseIssue, type ParseOptions, type ParseResult } from './parse.ts';
+export { printInterval, printNumber, printQuantity, unitOf } from './print.ts';
+export {
+  KG_PER_LB,
+  MM_PER_FOOT,
+  MM_PER_INCH,
+  N_PER_LBF,
+  QUANTITIES,
+  STANDARD_GRAVITY_M_PER_S2,
+  type Quantity,
+  type UnitSystem,
+} from './quantity.ts';

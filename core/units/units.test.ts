@@ -1,0 +1,102 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { allowedUnits, parseQuantity, printQuantity, QUANTITIES, type Quantity, type UnitSystem } from './index.ts';
+
+const read = (text: string, quantity: Quantity, system: UnitSystem = 'metric') =>
+  parseQuantity(text, { quantity, system });
+const value = (text: string, quantity: Quantity, system: UnitSystem = 'metric') => {
+  const result = read(text, quantity, system);
+  if (!result.ok) throw new Error(`${text}: ${result.issue.reason}`);
+  return result.value;
+};
+
+describe('parseQuantity', () => {
+  // Factors: international yard and pound agreement, 1959 (1 in = 25.4 mm, 1 lb = 0.45359237 kg).
+  it.each([
+    ['9.5', 'diameterMm', 'metric', 9.5],
+    ['9,5 mm', 'diameterMm', 'imperial', 9.5],
+    ['3/8 in', 'diameterMm', 'metric', 9.525],
+    ['3/8', 'diameterMm', 'metric', 9.525],
+    ['⅜"', 'diameterMm', 'metric', 9.525],
+    ['7/16 in', 'diameterMm', 'metric', 11.1125],
+    ['1 1/2 in', 'lengthMm', 'metric', 38.1],
+    ['1-1/2 in', 'lengthMm', 'metric', 38.1],
+    ['60', 'lengthMm', 'metric', 600],
+    ['60', 'lengthMm', 'imperial', 1524],
+    ['200 ft', 'lengthM', 'metric', 60.96],
+    ['5 ft 6 in', 'lengthM', 'metric', 1.6764],
+    ['5\'6"', 'lengthM', 'metric', 1.6764],
+    ['185 lb', 'massKg', 'metric', 83.91458845],
+    ['185', 'massKg', 'imperial', 83.91458845],
+    ['0.25 kN', 'forceN', 'metric', 250],
+    ['22', 'strengthKn', 'metric', 22],
+    ['60 lbf', 'forceN', 'metric', 266.893],
+    ['-2 m', 'lengthM', 'metric', -2],
+  ] as const)('reads %s as %s (%s)', (text, quantity, system, expected) => {
+    expect(value(text, quantity, system)).toBeCloseTo(expected, 2);
+  });
+
+  it.each([
+    ['', 'empty'],
+    ['rope', 'no-number'],
+    ['9.5 stone', 'unknown-unit'],
+    ['9 8', 'unknown-unit'],
+    ['6 in 5 ft', 'unknown-unit'],
+    ['1/0 in', 'no-number'],
+  ] as const)('refuses "%s" as %s and says what is allowed', (text, reason) => {
+    const result = read(text, 'lengthM');
+    expect(result).toMatchObject({ ok: false, issue: { reason, read: text, allowed: allowedUnits('lengthM') } });
+  });
+
+  it('names the bounds in the unit of the reader', () => {
+    const result = parseQuantity('40', { quantity: 'diameterMm', system: 'metric', min: 5, max: 16 });
+    expect(result).toEqual({ ok: false, issue: { reason: 'out-of-range', read: '40', allowed: '5 mm to 16 mm' } });
+    const inches = parseQuantity('4 in', { quantity: 'diameterMm', system: 'imperial', min: 5.08, max: 16 });
+    expect(inches).toMatchObject({ issue: { allowed: '0.2 in to 0.6299 in' } });
+  });
+
+  it('round-trips what it prints, within half of the last printed digit or a fraction of an inch', () => {
+    const quantities = Object.keys(QUANTITIES) as Quantity[];
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...quantities),
+        fc.constantFrom<UnitSystem>('metric', 'imperial'),
+        fc.double({ min: -50, max: 5000, noNaN: true }),
+        (quantity, system, x) => {
+          const { unit, decimals } = QUANTITIES[quantity].preferred[system];
+          const halfDigit = (QUANTITIES[quantity].units[unit]!.toBase * 10 ** -decimals) / 2;
+          // 0.02 mm: the window in which a diameter prints as a sixteenth.
+          const tolerance = Math.max(halfDigit, quantity === 'diameterMm' ? 0.02 : 0) * (1 + 1e-9) + 1e-9;
+          expect(Math.abs(value(printQuantity(x, quantity, system), quantity, system) - x)).toBeLessThanOrEqual(
+            tolerance,
+          );
+        },
+      ),
+    );
+  });
+
+  it('reads the same length in whatever unit it is written', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 9999 }), (mm) => {
+        const text = [`${mm} mm`, `${mm / 10} cm`, `${mm / 1000} m`];
+        for (const t of text) expect(value(t, 'lengthM')).toBeCloseTo(mm / 1000, 9);
+      }),
+    );
+  });
+});
+
+describe('printQuantity', () => {
+  it.each([
+    [9.525, 'diameterMm', 'imperial', '3/8\u00a0in'.replace('\u00a0', ' ')],
+    [12.7, 'diameterMm', 'imperial', '1/2 in'],
+    [38.1, 'diameterMm', 'imperial', '1 1/2 in'],
+    [9.8, 'diameterMm', 'imperial', '0.386\u00a0in'],
+    [9.8, 'diameterMm', 'metric', '9.8\u00a0mm'],
+    [600, 'lengthMm', 'metric', '60\u00a0cm'],
+    [-63, 'lengthMm', 'metric', '−6.3\u00a0cm'],
+    [59.4, 'lengthM', 'metric', '59.4\u00a0m'],
+    [1.8, 'ratio', 'metric', '1.8×'],
+  ] as const)('prints %s %s (%s) as %s', (x, quantity, system, text) => {
+    expect(printQuantity(x, quantity, system)).toBe(text);
+  });
+});

@@ -1,0 +1,7 @@
+import { defineConfig } from 'vitest/config';
+import viteConfig from './vite.config.ts';
+
+export default defineConfig({
+  resolve: { alias: viteConfig.resolve!.alias! },
+  test: { include: ['{core,web,server,cli}/**/*.test.ts'], environment: 'node', testTimeout: 30_000 },
+});
