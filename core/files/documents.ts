@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { itemSchema, personSchema } from '../gear/index.ts';
-import { checkRecordSchema, useRecordSchema } from '../log/index.ts';
+import { checkRecordSchema, usageSchema } from '../log/index.ts';
 import { setupSchema } from '../rig/index.ts';
 
 export const FORMAT = 'zevrin';
@@ -22,7 +22,7 @@ export const workspaceSchema = z
     people: z.array(personSchema),
     setups: z.array(setupSchema),
     checks: z.array(checkRecordSchema),
-    uses: z.array(useRecordSchema),
+    uses: z.array(usageSchema),
   })
   .superRefine((workspace, ctx) => {
     for (const [path, list] of Object.entries(workspace)) unique(list, ctx, path);

@@ -22,6 +22,8 @@ describe('files', () => {
     expect(workspaceSchema.safeParse(workspace).success).toBe(true);
     const text = writeWorkspace(workspace);
     const result = readDocument(text);
+    const byId = <T extends { id: string }>(list: T[]) => list.sort((a, b) => (a.id < b.id ? -1 : 1));
+    Object.values(workspace).forEach((list) => byId(list as { id: string }[]));
     expect(result).toEqual({ ok: true, value: { format: 'zevrin', version: VERSION, kind: 'workspace', workspace } });
     expect(result.ok && result.value.kind === 'workspace' && writeWorkspace(result.value.workspace)).toBe(text);
   });
@@ -46,9 +48,9 @@ describe('files', () => {
     ],
     [
       'a diameter out of range',
-      edited([...items, 0, 'nominalDiameterMm'], 98),
-      /^workspace\.items\[0\]\.nominalDiameterMm$/,
-      /16/,
+      edited([...items, 3, 'nominalDiameterMm'], 98),
+      /^workspace\.items\[3\]\.nominalDiameterMm$/,
+      /12/,
     ],
     [
       'a missing field',
@@ -56,11 +58,11 @@ describe('files', () => {
       /^workspace\.setups\[1\]\.rig\.ends$/,
       /./,
     ],
-    ['an id twice', edited([...items, 1, 'id'], 'rope-usnea'), /^workspace\.items\[1\]\.id$/, /twice/],
+    ['an id twice', edited([...items, 1, 'id'], 'connector-d'), /^workspace\.items\[1\]\.id$/, /twice/],
     [
       'an upper limit below the lower',
-      edited([...items, 3, 'declarations', 0, 'maxDiameterMm'], 6),
-      /^workspace\.items\[3\]\.declarations\[0\]\.maxDiameterMm$/,
+      edited([...items, 5, 'declarations', 0, 'maxDiameterMm'], 6),
+      /^workspace\.items\[5\]\.declarations\[0\]\.maxDiameterMm$/,
       /below/,
     ],
     ['a key that is not known', edited(['workspace', 'people', 0, 'wings'], 2), /^workspace\.people\[0\]$/, /wings/],
@@ -72,7 +74,7 @@ describe('files', () => {
   });
 
   it('says what was read', () => {
-    expect(issuesOf(edited([...items, 0, 'nominalDiameterMm'], 98))[0]!.read).toBe('98');
+    expect(issuesOf(edited([...items, 3, 'nominalDiameterMm'], 98))[0]!.read).toBe('98');
   });
 });
 

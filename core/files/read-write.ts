@@ -87,8 +87,19 @@ function print(document: Document): string {
   return `${JSON.stringify(parsed.success ? parsed.data : document, null, 2)}\n`;
 }
 
-/** A whole workspace as a file. */
-export const writeWorkspace = (workspace: Workspace): string =>
-  print({ format: FORMAT, version: VERSION, kind: 'workspace', workspace });
+const byId = <T extends { id: string }>(list: readonly T[]): T[] =>
+  [...list].sort((a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0));
+
+/** A whole workspace as a file; every list in the order of its ids, so that the order of storing does not show. */
+export function writeWorkspace({ items, people, setups, checks, uses }: Workspace): string {
+  const workspace: Workspace = {
+    items: byId(items),
+    people: byId(people),
+    setups: byId(setups),
+    checks: byId(checks),
+    uses: byId(uses),
+  };
+  return print({ format: FORMAT, version: VERSION, kind: 'workspace', workspace });
+}
 /** One set-up as a file, for the command line and for a partner. */
 export const writeSetup = (setup: Setup): string => print({ format: FORMAT, version: VERSION, kind: 'setup', setup });

@@ -11,7 +11,7 @@ export {
 export {
   checkEventSchema,
   checkRecordSchema,
-  useRecordSchema,
+  usageSchema,
   WHO,
   type CheckEvent,
   type CheckRecord,

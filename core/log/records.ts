@@ -56,7 +56,7 @@ export const checkRecordSchema = z
   });
 export type CheckRecord = z.infer<typeof checkRecordSchema>;
 
-export const useRecordSchema = z.strictObject({
+export const usageSchema = z.strictObject({
   id: idSchema,
   at: instantSchema,
   setupId: idSchema.nullable(),
@@ -69,4 +69,4 @@ export const useRecordSchema = z.strictObject({
   descents: measure('count', 1, 99, 'Descents'),
   note: note(),
 });
-export type UseRecord = z.infer<typeof useRecordSchema>;
+export type UseRecord = z.infer<typeof usageSchema>;

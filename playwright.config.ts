@@ -1,0 +1,37 @@
+import { defineConfig } from '@playwright/test';
+
+const port = Number(process.env.ZEVRIN_E2E_PORT ?? 4310);
+const report = process.env.ZEVRIN_E2E_REPORT;
+
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results/e2e',
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  workers: 2,
+  fullyParallel: true,
+  retries: 0,
+  reporter: report ? [['list'], ['json', { outputFile: report }]] : [['list']],
+  webServer: {
+    command: 'node --import tsx server/bin.ts',
+    url: `http://localhost:${port}`,
+    env: { PORT: String(port) },
+    reuseExistingServer: false,
+  },
+  use: {
+    baseURL: `http://localhost:${port}`,
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+      ],
+    },
+  },
+});

@@ -1,0 +1,69 @@
+// What the commands of package.json need before they can run. Each step looks first and does nothing twice.
+import { execFileSync, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = dirname(dirname(fileURLToPath(import.meta.url)));
+const CHROMIUM = '/usr/bin/chromium';
+
+function* filesUnder(path) {
+  if (!statSync(path).isDirectory()) return yield path;
+  for (const name of readdirSync(path).sort()) yield* filesUnder(join(path, name));
+}
+
+function digest(paths) {
+  const hash = createHash('sha256');
+  for (const path of paths)
+    for (const file of filesUnder(join(root, path))) hash.update(file).update(readFileSync(file));
+  return hash.digest('hex');
+}
+
+/** Runs `make` unless the stamp says that it was done for the same inputs. */
+function once(stamp, paths, make) {
+  const now = digest(paths);
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
+  make();
+  mkdirSync(dirname(stamp), { recursive: true });
+  writeFileSync(stamp, now);
+}
+
+/** Installs the packages of package-lock.json. Its output goes to stderr, so that a command's own output stays clean. */
+export function ensurePackages() {
+  once(join(root, 'node_modules/.zevrin-installed'), ['package-lock.json'], () => {
+    console.error('Installing packages ...');
+    execFileSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: ['ignore', 2, 2] });
+  });
+}
+
+/** Builds the app into dist/. */
+export function ensureBuild() {
+  once(join(root, 'dist/.zevrin-built'), ['package-lock.json', 'vite.config.ts', 'core', 'web'], () => {
+    console.error('Building ...');
+    execFileSync(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel=warn'], {
+      cwd: root,
+      stdio: ['ignore', 2, 2],
+    });
+  });
+}
+
+/** Debian's Chromium, for the tests in a browser. Installs it as root, otherwise says how. */
+export function ensureChromium() {
+  if (existsSync(CHROMIUM)) return;
+  const command = 'apt-get update && apt-get install -y chromium';
+  if (process.getuid?.() !== 0) {
+    console.error(`The browser tests need Debian's Chromium. Run as root:\n  ${command}`);
+    process.exit(1);
+  }
+  console.error('Installing Chromium ...');
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  const { status } = spawnSync('sh', ['-c', command], { stdio: ['ignore', 2, 2], env });
+  if (status !== 0 || !existsSync(CHROMIUM)) {
+    console.error(`Chromium could not be installed with: ${command}`);
+    process.exit(1);
+  }
+}
+
+/** Node, loading TypeScript as it is. */
+export const withTypeScript = ['--import', 'tsx'];

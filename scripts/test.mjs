@@ -1,0 +1,75 @@
+// Everything that says whether Zevrin is in order, with one closing line summed over the runners.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureBuild, ensureChromium, ensurePackages, root } from './ensure.mjs';
+
+ensurePackages();
+ensureChromium();
+
+const reports = join(root, 'test-results');
+rmSync(reports, { recursive: true, force: true });
+mkdirSync(reports, { recursive: true });
+let passed = 0;
+let failed = 0;
+const bin = (name) => join(root, 'node_modules/.bin', name);
+
+function run(title, command, args, env = {}) {
+  console.log(`\n== ${title}`);
+  const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
+  return status === 0;
+}
+
+/** A tool that only says yes or no counts as one test. */
+function check(title, command, args) {
+  if (run(title, command, args)) passed += 1;
+  else failed += 1;
+}
+
+/** A runner counts its own tests; one that leaves no report, or fails without a failed test, counts as a failure. */
+function suite(title, command, args, env, report, count) {
+  const ok = run(title, command, args, env);
+  const counts = existsSync(report) ? count(JSON.parse(readFileSync(report, 'utf8'))) : { passed: 0, failed: 1 };
+  passed += counts.passed;
+  failed += counts.failed + (!ok && counts.failed === 0 ? 1 : 0);
+}
+
+check('format', bin('prettier'), ['--check', '--log-level=warn', '.']);
+check('lint', bin('eslint'), ['.']);
+check('types', bin('tsc'), ['--noEmit']);
+check('arrows', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'core', 'web', 'server', 'cli']);
+const names = join(root, '../shared/tools/check-names.mjs');
+if (existsSync(names)) check('names', process.execPath, [names, root]);
+
+const unit = join(reports, 'unit.json');
+suite(
+  'unit tests',
+  bin('vitest'),
+  ['run', '--reporter=dot', '--reporter=json', `--outputFile.json=${unit}`],
+  {},
+  unit,
+  (r) => ({
+    passed: r.numPassedTests,
+    failed: r.numFailedTests,
+  }),
+);
+
+console.log('\n== build');
+let built = true;
+try {
+  ensureBuild();
+} catch (error) {
+  built = false;
+  failed += 1;
+  console.error(String(error));
+}
+if (built) {
+  const e2e = join(reports, 'e2e.json');
+  suite('browser tests', bin('playwright'), ['test'], { ZEVRIN_E2E_REPORT: e2e }, e2e, ({ stats }) => ({
+    passed: stats.expected,
+    failed: stats.unexpected + stats.flaky,
+  }));
+}
+
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exit(failed === 0 && passed > 0 ? 0 : 1);

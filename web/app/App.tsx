@@ -1,0 +1,68 @@
+import { lazy, Suspense } from 'react';
+import { BrowserRouter, Navigate, Outlet, Route, Routes, useParams } from 'react-router';
+import { WORKSPACES, type WorkspaceName } from '../storage/database';
+import { PreferencesProvider } from './preferences';
+import { Shell } from './Shell';
+import { StartPage } from './StartPage';
+import { WorkspaceProvider } from './WorkspaceProvider';
+import { NotFound } from './NotFound';
+import { Toasts } from '../ui/Toasts';
+
+const SetupsPage = lazy(() => import('../features/setups/SetupsPage').then((m) => ({ default: m.SetupsPage })));
+const SetupPage = lazy(() => import('../features/setups/SetupPage').then((m) => ({ default: m.SetupPage })));
+const CardPage = lazy(() => import('../features/setups/CardPage').then((m) => ({ default: m.CardPage })));
+const LockerPage = lazy(() => import('../features/locker/LockerPage').then((m) => ({ default: m.LockerPage })));
+const ItemPage = lazy(() => import('../features/locker/ItemPage').then((m) => ({ default: m.ItemPage })));
+const CheckPage = lazy(() => import('../features/check/CheckPage').then((m) => ({ default: m.CheckPage })));
+const LogPage = lazy(() => import('../features/log/LogPage').then((m) => ({ default: m.LogPage })));
+const RecordPage = lazy(() => import('../features/log/RecordPage').then((m) => ({ default: m.RecordPage })));
+const UsePage = lazy(() => import('../features/log/UsePage').then((m) => ({ default: m.UsePage })));
+const FilesPage = lazy(() => import('../features/files/FilesPage').then((m) => ({ default: m.FilesPage })));
+const SourcesPage = lazy(() => import('../features/sources/SourcesPage').then((m) => ({ default: m.SourcesPage })));
+
+const isWorkspace = (name: string | undefined): name is WorkspaceName => WORKSPACES.some((w) => w === name);
+
+function InWorkspace() {
+  const { workspace } = useParams();
+  if (!isWorkspace(workspace)) return <NotFound />;
+  return (
+    <WorkspaceProvider key={workspace} name={workspace}>
+      <Outlet />
+    </WorkspaceProvider>
+  );
+}
+
+const waiting = <p className="p-6 text-ink-2">Loading …</p>;
+
+export function App() {
+  return (
+    <PreferencesProvider>
+      <Toasts>
+        <BrowserRouter>
+          <Suspense fallback={waiting}>
+            <Routes>
+              <Route index element={<StartPage />} />
+              <Route path=":workspace" element={<InWorkspace />}>
+                <Route path="check/:checkId" element={<CheckPage />} />
+                <Route element={<Shell />}>
+                  <Route index element={<Navigate to="setups" replace />} />
+                  <Route path="setups" element={<SetupsPage />} />
+                  <Route path="setups/:setupId" element={<SetupPage />} />
+                  <Route path="setups/:setupId/card" element={<CardPage />} />
+                  <Route path="locker" element={<LockerPage />} />
+                  <Route path="locker/:kind/:id" element={<ItemPage />} />
+                  <Route path="log" element={<LogPage />} />
+                  <Route path="log/use/:useId" element={<UsePage />} />
+                  <Route path="log/:checkId" element={<RecordPage />} />
+                  <Route path="files" element={<FilesPage />} />
+                  <Route path="sources" element={<SourcesPage />} />
+                  <Route path="*" element={<NotFound />} />
+                </Route>
+              </Route>
+            </Routes>
+          </Suspense>
+        </BrowserRouter>
+      </Toasts>
+    </PreferencesProvider>
+  );
+}

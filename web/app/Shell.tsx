@@ -1,0 +1,129 @@
+import { BookOpenText, FolderDown, Moon, Redo2, Route as RouteIcon, Ruler, Sun, Undo2, Warehouse } from 'lucide-react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link, NavLink, Outlet } from 'react-router';
+import { useAppDispatch, useAppSelector } from '../store/hooks';
+import { redone, undone } from '../store/workspace-slice';
+import { usePreferences } from './preferences';
+import { SaveIndicator } from './SaveIndicator';
+import { usePlace } from './WorkspaceProvider';
+
+const PLACES = [
+  { to: 'setups', label: 'Set-ups', Icon: RouteIcon },
+  { to: 'locker', label: 'Locker', Icon: Warehouse },
+  { to: 'log', label: 'Log', Icon: BookOpenText },
+  { to: 'files', label: 'Files', Icon: FolderDown },
+] as const;
+
+function Places({ className, linkClass }: { className: string; linkClass: string }) {
+  const { name } = usePlace();
+  return (
+    <nav aria-label="Places" className={className}>
+      {PLACES.map(({ to, label, Icon }) => (
+        <NavLink
+          key={to}
+          to={`/${name}/${to}`}
+          className={({ isActive }) =>
+            `${linkClass} ${isActive ? 'bg-sunk font-bold text-ink shadow-[inset_0_-3px_0_var(--act)]' : 'text-ink-2'}`
+          }
+        >
+          <Icon aria-hidden className="size-5" />
+          {label}
+        </NavLink>
+      ))}
+    </nav>
+  );
+}
+
+function History() {
+  const dispatch = useAppDispatch();
+  const past = useAppSelector((s) => s.workspace.past.at(-1));
+  const future = useAppSelector((s) => s.workspace.future[0]);
+  useHotkeys('mod+z', () => void dispatch(undone()), { preventDefault: true });
+  useHotkeys('mod+shift+z, mod+y', () => void dispatch(redone()), { preventDefault: true });
+  return (
+    <div className="flex">
+      <button
+        type="button"
+        className="btn border-0 bg-transparent px-2"
+        disabled={!past}
+        onClick={() => dispatch(undone())}
+        title={past ? `Undo: ${past.label} (Ctrl+Z)` : 'Nothing to undo'}
+        aria-label={past ? `Undo: ${past.label}` : 'Undo'}
+      >
+        <Undo2 aria-hidden className="size-5" />
+      </button>
+      <button
+        type="button"
+        className="btn border-0 bg-transparent px-2"
+        disabled={!future}
+        onClick={() => dispatch(redone())}
+        title={future ? `Redo: ${future.label} (Ctrl+Shift+Z)` : 'Nothing to redo'}
+        aria-label={future ? `Redo: ${future.label}` : 'Redo'}
+      >
+        <Redo2 aria-hidden className="size-5" />
+      </button>
+    </div>
+  );
+}
+
+/** Head with the places, units, theme, undo and the save indicator; on a phone the places lie under the thumb. */
+export function Shell() {
+  const { name, unreadable } = usePlace();
+  const { system, setSystem, theme, setTheme } = usePreferences();
+  const other = system === 'metric' ? 'imperial' : 'metric';
+  return (
+    <div className="flex min-h-dvh flex-col pb-16 sm:pb-0">
+      <a
+        href="#content"
+        className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:m-2 focus:bg-surface focus:p-2"
+      >
+        To the content
+      </a>
+      <header className="no-print sticky top-0 z-20 flex items-center gap-2 border-b border-line bg-surface px-3 sm:px-5">
+        <Link to="/" className="flex items-baseline gap-2 py-2 font-bold text-act" aria-label="Zevrin, to the start">
+          <span className="text-xl tracking-tight">Zevrin</span>
+        </Link>
+        <span className="rounded border border-line-2 px-1.5 text-sm text-ink-2">
+          {name === 'demo' ? 'Demo' : 'My gear'}
+        </span>
+        <Places className="ml-3 hidden sm:flex" linkClass="flex items-center gap-2 px-3.5 py-3" />
+        <div className="ml-auto flex items-center gap-1">
+          <SaveIndicator />
+          <History />
+          <button
+            type="button"
+            className="btn border-0 bg-transparent px-2"
+            onClick={() => setSystem(other)}
+            aria-label={`Units: ${system === 'metric' ? 'metric' : 'feet and pounds'}. Change`}
+            title="Change units"
+          >
+            <Ruler aria-hidden className="size-5" />
+            <span className="num text-sm">{system === 'metric' ? 'm' : 'ft'}</span>
+          </button>
+          <button
+            type="button"
+            className="btn border-0 bg-transparent px-2"
+            onClick={() => setTheme(theme === 'dark' ? 'light' : 'dark')}
+            aria-label={theme === 'dark' ? 'Light colours' : 'Dark colours'}
+            title={theme === 'dark' ? 'Light colours' : 'Dark colours'}
+          >
+            {theme === 'dark' ? <Sun aria-hidden className="size-5" /> : <Moon aria-hidden className="size-5" />}
+          </button>
+        </div>
+      </header>
+      {unreadable > 0 && (
+        <p role="alert" className="bg-mind-wash px-5 py-2 text-mind">
+          {unreadable} stored {unreadable === 1 ? 'entry does' : 'entries do'} not fit this version and{' '}
+          {unreadable === 1 ? 'is' : 'are'} not shown. Nothing was deleted.
+        </p>
+      )}
+      <main id="content" className="flex-1">
+        <Outlet />
+      </main>
+      <Places
+        className="no-print fixed inset-x-0 bottom-0 z-20 grid grid-cols-4 border-t border-line bg-surface pb-[env(safe-area-inset-bottom)] sm:hidden"
+        linkClass="flex min-h-14 flex-col items-center justify-center text-sm"
+      />
+    </div>
+  );
+}

@@ -1,0 +1,44 @@
+import { Link } from 'react-router';
+import { SeverityMark } from '../ui/SeverityMark';
+
+export function StartPage() {
+  return (
+    <main className="mx-auto grid min-h-dvh max-w-3xl content-center gap-8 px-5 py-10">
+      <header>
+        <p className="text-2xl font-bold tracking-tight text-act">Zevrin</p>
+        <h1 className="mt-2 text-3xl sm:text-4xl">What holds, what touches, what was not looked at.</h1>
+        <p className="mt-4 max-w-prose text-lg text-ink-2">
+          Plan a rappel with the gear you own. Zevrin works out lengths, forces and fit, draws them to scale, and makes
+          the check that you and your partner go through before you leave the ground or the ledge.
+        </p>
+      </header>
+      <div className="flex flex-wrap gap-3">
+        <Link to="/mine/setups" className="btn btn-act px-5 text-lg">
+          Work with my own gear
+        </Link>
+        <Link to="/demo/setups" className="btn px-5 text-lg">
+          Look at the demo first
+        </Link>
+      </div>
+      <section aria-label="The four verdicts" className="grid gap-2 border-t border-line pt-6 sm:grid-cols-2">
+        {(
+          [
+            ['stop', 'Something is wrong that can kill.'],
+            ['mind', 'Something to settle before you go.'],
+            ['untested', 'Not known, so not a pass.'],
+            ['clear', 'Nothing found in what was looked at.'],
+          ] as const
+        ).map(([severity, text]) => (
+          <p key={severity} className="flex items-center gap-3">
+            <SeverityMark severity={severity} withWord />
+            <span className="text-ink-2">{text}</span>
+          </p>
+        ))}
+      </section>
+      <p className="max-w-prose text-ink-2">
+        Zevrin calculates and reminds. It does not replace the instructions of the makers, local codes, training or
+        licensed practice. Everything stays in this browser.
+      </p>
+    </main>
+  );
+}

@@ -1,0 +1,444 @@
+import { useState } from 'react';
+import { ToggleGroup } from 'radix-ui';
+import type { Assessment } from '@core/assess';
+import type { PartId, Severity } from '@core/finding';
+import type { Setup } from '@core/rig';
+import { isSpread, printNumber, printQuantity, type Interval } from '@core/units';
+import { usePreferences } from '../app/preferences';
+import { handsLayout } from './hands-layout';
+import { marksFor } from './marks';
+import { Dimension, hullPath, Label, Marker } from './parts';
+import { add, mul, normal, vec, type Vec } from './vector';
+
+const WIDTH = 320;
+const HEIGHT = 540;
+
+interface HandsDrawingProps {
+  readonly setup: Setup;
+  readonly assessment: Assessment;
+  readonly chosen: number | null;
+  readonly onChoose: (index: number) => void;
+}
+
+/** The set-up within arm's reach, to scale: extension, device, hitch, leg loop, with the clearances the engine computed. */
+export function HandsDrawing({ setup, assessment, chosen, onChoose }: HandsDrawingProps) {
+  const { system } = usePreferences();
+  const { figures, findings } = assessment;
+  const { clearance } = figures;
+  const kneeIsWorst = clearance !== null && clearance.kneeRaisedMm.best < clearance.hangingMm.best;
+  const kneeMatters =
+    findings.some((f) => f.severity !== 'clear' && f.code.startsWith('geometry.hitch')) && kneeIsWorst;
+  const [picked, setPicked] = useState<'hanging' | 'knee' | null>(null);
+  const pose = picked ?? (kneeMatters ? 'knee' : 'hanging');
+  const layout = handsLayout(setup, figures, pose === 'knee');
+  const { side, lip, attach, along, coilLow, coilHigh } = layout;
+
+  const topMm = layout.extensionMm + 150;
+  const bottomMm = Math.min(layout.hand.y, -170) - 80;
+  const scale = Math.min(HEIGHT / (topMm - bottomMm), 0.72);
+  const px = (p: Vec): Vec => vec(WIDTH / 2 - side * 18 + p.x * scale, (topMm - p.y) * scale);
+  const out = normal(along);
+  const beside = (p: Vec, mm: number) => px(add(p, mul(out, mm)));
+  const line = (...points: Vec[]) => `M${points.map((p) => `${p.x} ${p.y}`).join('L')}`;
+
+  const say = (i: Interval) =>
+    isSpread(i)
+      ? `${printNumber(i.low, 'lengthMm', system)} to ${printQuantity(i.high, 'lengthMm', system)}`
+      : printQuantity(i.best, 'lengthMm', system);
+  const toneOf = (prefix: string): Severity | 'plain' => {
+    const found = findings.find((f) => f.code.startsWith(prefix));
+    return !found || found.severity === 'clear' ? 'plain' : found.severity;
+  };
+  const clear = pose === 'knee' ? clearance?.kneeRaisedMm : clearance?.hangingMm;
+  const clearTone = clear && clear.best <= 0 ? 'stop' : clear && clear.low < 30 ? 'mind' : 'plain';
+
+  const ropeWidth = Math.max(
+    3,
+    (setup.gear.ropeA?.measuredDiameterMm ?? setup.gear.ropeA?.nominalDiameterMm ?? 9.5) * scale,
+  );
+  const strandGap = ropeWidth / scale / 2 + 0.8;
+  const ropeB = setup.rig.ropeUse === 'joined' ? 'var(--rope-b)' : 'var(--rope-a)';
+  const cordWidth = Math.max(2.2, (setup.gear.hitchCord?.nominalDiameterMm ?? 6) * scale);
+  const wraps = setup.rig.hitchWraps;
+  const ghost = { strokeDasharray: '5 4' };
+  const broadUp = setup.rig.ropeOverEnd !== 'narrow';
+  const broad = Math.max(14, (setup.gear.deviceConnector?.broadInsideWidthMm ?? 40) / 2) * scale;
+  const narrow = 9 * scale;
+  const connectorTop = px(vec(0, layout.extensionMm));
+  const connectorLow = px(vec(0, layout.extensionMm - layout.connectorMm));
+  const rTop = broadUp ? broad : narrow;
+  const rLow = broadUp ? narrow : broad;
+  const gateSide = setup.rig.deviceGateFaces === 'rope' ? side : -side;
+
+  const parts = new Set(Object.keys(layout.parts) as PartId[]);
+  const marks = marksFor(findings, parts, chosen);
+  const summary = `Seen from behind the person. ${figures.extensionMm ? `Extension ${say(figures.extensionMm)}.` : ''} ${figures.reach ? `Hitch reaches ${say(figures.reach.reachMm)}.` : ''} ${clear ? `Clearance ${pose === 'knee' ? 'with the knee raised' : 'hanging'} ${say(clear)}.` : ''}`;
+
+  return (
+    <figure className="min-w-0">
+      <figcaption className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1">
+        <span className="font-bold">Hands</span>
+        <ToggleGroup.Root
+          type="single"
+          aria-label="Pose"
+          value={pose}
+          onValueChange={(value) => value && setPicked(value as 'hanging' | 'knee')}
+          className="no-print flex overflow-hidden rounded-md border border-line-2"
+        >
+          {(['hanging', 'knee'] as const).map((p) => (
+            <ToggleGroup.Item
+              key={p}
+              value={p}
+              className="min-h-11 bg-surface px-3 text-sm data-[state=on]:bg-ink data-[state=on]:font-bold data-[state=on]:text-paper sm:min-h-9"
+            >
+              {p === 'hanging' ? 'Hanging' : 'Knee raised'}
+            </ToggleGroup.Item>
+          ))}
+        </ToggleGroup.Root>
+      </figcaption>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        className="mt-1 w-full"
+        role="group"
+        aria-label={`Drawing of the hands. ${summary}`}
+      >
+        <Body layout={layout} px={px} scale={scale} kneeRaised={pose === 'knee'} />
+        {/* strands from the anchor into the device */}
+        {[-1, 1].map((k) => (
+          <path
+            key={k}
+            d={line(px(vec(k * 7, topMm)), px(vec(k * 7, layout.extensionMm + 8)))}
+            stroke={k < 0 ? 'var(--rope-a)' : ropeB}
+            strokeWidth={ropeWidth}
+          />
+        ))}
+        {/* brake strands: lip, past the hitch, to the hand */}
+        {[-1, 1].map((k) => (
+          <path
+            key={k}
+            d={line(
+              beside(lip, k * strandGap),
+              beside(attach, k * strandGap + side * -14),
+              px(add(layout.hand, vec(k * strandGap, 0))),
+              px(add(layout.hand, vec(side * 16 + k * strandGap, -75))),
+            )}
+            fill="none"
+            stroke={k < 0 ? 'var(--rope-a)' : ropeB}
+            strokeWidth={ropeWidth}
+            strokeLinejoin="round"
+          />
+        ))}
+        {/* extension */}
+        <path
+          d={line(px(vec(0, -4)), connectorLow)}
+          stroke="var(--textile)"
+          strokeWidth={Math.max(6, 14 * scale)}
+          strokeLinecap="round"
+          {...(layout.guessed.extension ? ghost : {})}
+        />
+        {Array.from({ length: setup.rig.extensionKnots }, (_, i) => {
+          const at = px(vec(0, ((layout.extensionMm - layout.connectorMm) * (i + 1)) / (setup.rig.extensionKnots + 1)));
+          return (
+            <ellipse
+              key={i}
+              cx={at.x}
+              cy={at.y}
+              rx={12 * scale + 4}
+              ry={10 * scale + 3}
+              fill="var(--textile)"
+              stroke="var(--surface)"
+            />
+          );
+        })}
+        {/* device connector with its gate */}
+        <path
+          d={hullPath(
+            vec(connectorTop.x, connectorTop.y + rTop),
+            rTop,
+            vec(connectorLow.x, connectorLow.y - rLow),
+            rLow,
+          )}
+          fill="none"
+          stroke="var(--metal)"
+          strokeWidth="5"
+          {...(layout.guessed.extension ? ghost : {})}
+        />
+        <path
+          d={line(
+            vec(connectorTop.x + gateSide * rTop, connectorTop.y + rTop),
+            vec(connectorLow.x + gateSide * rLow, connectorLow.y - rLow),
+          )}
+          stroke={setup.rig.deviceGate === 'locked' ? 'var(--ink)' : 'var(--surface)'}
+          strokeWidth={setup.rig.deviceGate === 'locked' ? 8 : 5}
+          strokeDasharray={setup.rig.deviceGate === 'locked' ? '16 100' : '9 3'}
+          strokeDashoffset={setup.rig.deviceGate === 'locked' ? -8 : 0}
+        />
+        <Tube
+          at={px(vec(0, layout.extensionMm + 12))}
+          scale={scale}
+          side={side}
+          grooved={setup.gear.device?.family !== 'tube-plain'}
+          missing={!setup.gear.device}
+        />
+        {/* hitch: legs, connector, wraps */}
+        <path
+          d={line(beside(coilLow, 0), px(layout.hitchConnectorEnd))}
+          stroke="var(--cord)"
+          strokeWidth={cordWidth}
+          {...(layout.guessed.hitch ? ghost : {})}
+        />
+        <path
+          d={line(beside(coilHigh, side * -16), beside(coilLow, side * -22), px(layout.hitchConnectorEnd))}
+          fill="none"
+          stroke="var(--cord)"
+          strokeWidth={cordWidth}
+          strokeLinejoin="round"
+          {...(layout.guessed.hitch ? ghost : {})}
+        />
+        <path
+          d={hullPath(px(layout.hitchConnectorEnd), 9 * scale + 3, px(attach), 7 * scale + 2)}
+          fill="none"
+          stroke="var(--metal)"
+          strokeWidth="4"
+        />
+        {Array.from({ length: wraps * 2 }, (_, i) => {
+          const p = add(coilLow, mul(add(coilHigh, mul(coilLow, -1)), (i + 0.5) / (wraps * 2)));
+          return (
+            <path
+              key={i}
+              d={line(beside(add(p, mul(along, -2.5)), 15), beside(add(p, mul(along, 2.5)), -15))}
+              stroke="var(--cord)"
+              strokeWidth={Math.max(2, cordWidth - 0.6)}
+              strokeLinecap="round"
+              opacity={layout.guessed.hitch ? 0.45 : 1}
+            />
+          );
+        })}
+        <Hand at={px(layout.hand)} scale={scale} />
+        <Label at={add(px(layout.hand), vec(side * 20, 26))} anchor={side > 0 ? 'start' : 'end'}>
+          brake hand
+        </Label>
+        {/* dimensions */}
+        {figures.extensionMm && (
+          <Dimension
+            from={px(vec(0, 0))}
+            to={px(vec(0, layout.extensionMm))}
+            offset={-side * 62}
+            label={printQuantity(figures.extensionMm.best, 'lengthMm', system)}
+            anchor={side > 0 ? 'end' : 'start'}
+            tone={toneOf('geometry.device-')}
+          />
+        )}
+        {figures.reach && (
+          <Dimension
+            from={px(attach)}
+            to={px(coilHigh)}
+            offset={side * 46}
+            label={`hitch ${printQuantity(figures.reach.reachMm.best, 'lengthMm', system)}`}
+            anchor={side > 0 ? 'start' : 'end'}
+          />
+        )}
+        {clear && (
+          <Dimension
+            from={px(coilHigh)}
+            to={px(lip)}
+            offset={side * 46}
+            label={clear.best <= 0 ? 'touches' : `gap ${printQuantity(clear.best, 'lengthMm', system)}`}
+            tone={clearTone}
+            anchor={side > 0 ? 'start' : 'end'}
+            shift={-8}
+          />
+        )}
+        {layout.armReachMm !== null && (
+          <ArmReach
+            layout={layout}
+            px={px}
+            topMm={topMm}
+            label={`arm reaches ${printQuantity(layout.armReachMm, 'lengthMm', system)}`}
+          />
+        )}
+        {marks.map((mark) => {
+          const at = px(layout.parts[mark.part]!);
+          const outward =
+            mark.part === 'hitch' || mark.part === 'hitchConnector' || mark.part === 'legLoop'
+              ? -side
+              : mark.part === 'brakeHand'
+                ? -side
+                : mark.part === 'deviceConnector'
+                  ? side
+                  : -side;
+          return (
+            <Marker
+              key={mark.part}
+              mark={mark}
+              at={at}
+              sign={add(at, vec(outward * 34, mark.part === 'device' ? -18 : 4))}
+              onChoose={onChoose}
+            />
+          );
+        })}
+      </svg>
+    </figure>
+  );
+}
+
+type Layout = ReturnType<typeof handsLayout>;
+
+function ArmReach({ layout, px, topMm, label }: { layout: Layout; px: (p: Vec) => Vec; topMm: number; label: string }) {
+  const x = -layout.side * 190;
+  const inside = layout.armReachMm! < topMm - 20;
+  const y = inside ? layout.armReachMm! : topMm - 16;
+  const [a, b] = [px(vec(x, y)), px(vec(x + layout.side * 80, y))];
+  const anchor = layout.side > 0 ? 'start' : 'end';
+  return (
+    <g>
+      {inside ? (
+        <path d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke="var(--ink-2)" strokeDasharray="6 4" strokeWidth="1.4" />
+      ) : (
+        <path
+          d={`M${a.x + layout.side * 5} ${a.y + 6}v-12m-4 5l4 -5l4 5`}
+          stroke="var(--ink-2)"
+          fill="none"
+          strokeWidth="1.6"
+        />
+      )}
+      <Label at={vec(a.x + (inside ? 0 : layout.side * 13), inside ? a.y - 6 : a.y + 4)} anchor={anchor}>
+        {label}
+      </Label>
+    </g>
+  );
+}
+
+/** Waist, torso and thighs, only as much as tells where the parts hang. */
+function Body({
+  layout,
+  px,
+  scale,
+  kneeRaised,
+}: {
+  layout: Layout;
+  px: (p: Vec) => Vec;
+  scale: number;
+  kneeRaised: boolean;
+}) {
+  const { side, attach, otherLeg } = layout;
+  const leg = layout.parts.legLoop!;
+  const p = (x: number, y: number) => {
+    const at = px(vec(x, y));
+    return `${at.x} ${at.y}`;
+  };
+  const kneeY = kneeRaised ? leg.y - 60 : leg.y - 190;
+  const thigh = (k: number, y: number) =>
+    `M${p(k * 30, 10)}C${p(k * 190, 20)} ${p(k * 190, y + 80)} ${p(k * 175, y)}C${p(k * 160, y - 45)} ${p(k * 90, y - 45)} ${p(k * 80, y)}C${p(k * 70, -70)} ${p(k * 40, -70)} ${p(k * 10, -50)}Z`;
+  const style = { fill: 'var(--body)', stroke: 'var(--body-line)', strokeWidth: 1.2 };
+  const belt = px(vec(0, 48));
+  return (
+    <g>
+      <path
+        d={`M${p(-140, 70)}C${p(-150, 220)} ${p(-190, 330)} ${p(-180, 440)}L${p(180, 440)}C${p(190, 330)} ${p(150, 220)} ${p(140, 70)}Z`}
+        {...style}
+        opacity="0.55"
+      />
+      <path d={thigh(-side, otherLeg.y - 190)} {...style} />
+      <path d={thigh(side, kneeY)} {...style} />
+      <rect
+        x={belt.x - 152 * scale}
+        y={belt.y - 22 * scale}
+        width={304 * scale}
+        height={44 * scale}
+        rx={14 * scale}
+        fill="var(--textile)"
+        opacity="0.85"
+      />
+      {[leg, otherLeg].map((at, i) => {
+        const c = px(vec(at.x * 0.92, at.y - 12));
+        return (
+          <ellipse
+            key={i}
+            cx={c.x}
+            cy={c.y}
+            rx={62 * scale}
+            ry={17 * scale}
+            fill="none"
+            stroke="var(--textile)"
+            strokeWidth={16 * scale}
+          />
+        );
+      })}
+      <path
+        d={`M${p(-9, 34)}L${p(-9, -18)}Q${p(0, -34)} ${p(9, -18)}L${p(9, 34)}`}
+        fill="none"
+        stroke="var(--textile)"
+        strokeWidth={11 * scale}
+      />
+      {layout.guessed.body && <Label at={px(vec(attach.x, attach.y - 30))}>person not chosen</Label>}
+    </g>
+  );
+}
+
+function Tube({
+  at,
+  scale,
+  side,
+  grooved,
+  missing,
+}: {
+  at: Vec;
+  scale: number;
+  side: 1 | -1;
+  grooved: boolean;
+  missing: boolean;
+}) {
+  const [w, h] = [54 * scale, 40 * scale];
+  return (
+    <g
+      fill={missing ? 'none' : 'var(--metal)'}
+      stroke="var(--ink)"
+      strokeWidth="1.4"
+      strokeDasharray={missing ? '4 3' : undefined}
+    >
+      <path d={`M${at.x - w / 2} ${at.y - h / 2}h${w}l${-0.12 * w} ${h}h${-0.76 * w}z`} />
+      {!missing && (
+        <>
+          <rect
+            x={at.x - w * 0.33}
+            y={at.y - h * 0.28}
+            width={w * 0.26}
+            height={h * 0.3}
+            rx="2"
+            fill="var(--surface)"
+            stroke="none"
+          />
+          <rect
+            x={at.x + w * 0.07}
+            y={at.y - h * 0.28}
+            width={w * 0.26}
+            height={h * 0.3}
+            rx="2"
+            fill="var(--surface)"
+            stroke="none"
+          />
+          {grooved && (
+            <path
+              d={`M${at.x + side * w * 0.42} ${at.y + h * 0.1}l${-side * 5} ${h * 0.1}l${side * 4} ${h * 0.08}l${-side * 5} ${h * 0.1}l${side * 3} ${h * 0.08}`}
+              fill="none"
+              stroke="var(--surface)"
+              strokeWidth="2"
+            />
+          )}
+        </>
+      )}
+    </g>
+  );
+}
+
+function Hand({ at, scale }: { at: Vec; scale: number }) {
+  return (
+    <g fill="var(--body)" stroke="var(--body-line)" strokeWidth="1.4">
+      <rect x={at.x - 42 * scale} y={at.y - 34 * scale} width={84 * scale} height={62 * scale} rx={24 * scale} />
+      {[-16, 0, 16].map((dy) => (
+        <path key={dy} d={`M${at.x - 40 * scale} ${at.y + dy * scale}h${44 * scale}`} fill="none" />
+      ))}
+    </g>
+  );
+}

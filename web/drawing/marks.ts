@@ -1,0 +1,36 @@
+import type { Finding, PartId, Severity } from '@core/finding';
+import { worse } from '@core/finding';
+
+/** The sign of one or more findings at one part of a drawing. */
+export interface Mark {
+  readonly part: PartId;
+  readonly severity: Severity;
+  /** Index of the finding that a click chooses. */
+  readonly index: number;
+  readonly says: string;
+  readonly chosen: boolean;
+}
+
+/**
+ * One mark per part: findings that are not clear, and the chosen one whatever it is. Each finding is marked at the first of its parts that
+ * this drawing shows.
+ */
+export function marksFor(findings: readonly Finding[], parts: ReadonlySet<PartId>, chosen: number | null): Mark[] {
+  const marks = new Map<PartId, Mark>();
+  findings.forEach((finding, index) => {
+    const isChosen = index === chosen;
+    if (finding.severity === 'clear' && !isChosen) return;
+    const part = finding.subject.find((p) => parts.has(p));
+    if (!part) return;
+    const there = marks.get(part);
+    if (!there) marks.set(part, { part, severity: finding.severity, index, says: finding.says, chosen: isChosen });
+    else {
+      const severity = worse(there.severity, finding.severity);
+      marks.set(
+        part,
+        isChosen ? { ...there, severity, index, says: finding.says, chosen: true } : { ...there, severity },
+      );
+    }
+  });
+  return [...marks.values()];
+}

@@ -1,0 +1,117 @@
+import { useState } from 'react';
+import { answersInOrder, type CheckItem } from '@core/check';
+import { fillTemplate } from '@core/finding';
+import type { CheckRecord, ItemStatus, Who } from '@core/log';
+import { usePreferences } from '../../app/preferences';
+import { SeverityMark } from '../../ui/SeverityMark';
+
+interface CheckHalfProps {
+  readonly record: CheckRecord;
+  readonly item: CheckItem;
+  readonly status: ItemStatus;
+  readonly who: Who;
+  readonly name: string;
+  readonly turned: boolean;
+  readonly onAnswer: (answer: string) => void;
+  readonly onFixed: (note: string) => void;
+}
+
+const KIND_WORDS = {
+  look: 'Look and touch',
+  'function-test': 'Function test',
+  'open-finding': 'Left open by the plan',
+} as const;
+
+/** One person's half of the check: what to look at and touch, and what was seen. */
+export function CheckHalf({ record, item, status, who, name, turned, onAnswer, onFixed }: CheckHalfProps) {
+  const { system } = usePreferences();
+  const say = (text: string) => fillTemplate(text, item.numbers, system);
+  const answered = status.confirmed.includes(who);
+  const number = record.items.findIndex((i) => i.id === item.id) + 1;
+  return (
+    <section
+      aria-label={`Half of ${name}`}
+      data-half={who}
+      className={`flex min-h-0 flex-1 flex-col overflow-y-auto px-4 py-3 ${turned ? 'rotate-180' : ''} ${status.state === 'failed' ? 'bg-stop-wash' : ''}`}
+    >
+      <p className="flex justify-between gap-3 text-sm text-ink-2">
+        <span>
+          {name} · {KIND_WORDS[item.kind]}
+        </span>
+        <span className="num">
+          {number}/{record.items.length}
+        </span>
+      </p>
+      <h2 className="text-xl leading-tight">{item.title}</h2>
+      {status.state === 'failed' ? (
+        <Repair answer={say(status.failedAnswer!)} fixer={who === 'climber'} onFixed={onFixed} />
+      ) : (
+        <>
+          <p className="mt-1">{say(item.look)}</p>
+          {item.touch && <p className="mt-1 font-semibold">{say(item.touch)}</p>}
+          <div className="mt-auto pt-2">
+            {answered ? (
+              <p className="rounded-lg bg-sunk px-3 py-3">
+                You saw: <strong>{say(item.expected)}</strong>. Waiting for the other half.
+              </p>
+            ) : (
+              <div role="group" aria-label={say(item.question)}>
+                <p className="mb-1.5 font-bold">{say(item.question)}</p>
+                <div className="grid gap-1.5">
+                  {answersInOrder(item, record.id + who).map((answer) => (
+                    <button
+                      key={answer}
+                      type="button"
+                      className="btn min-h-12 justify-start text-left leading-tight"
+                      onClick={() => onAnswer(answer)}
+                    >
+                      {say(answer)}
+                    </button>
+                  ))}
+                </div>
+              </div>
+            )}
+          </div>
+        </>
+      )}
+    </section>
+  );
+}
+
+function Repair({ answer, fixer, onFixed }: { answer: string; fixer: boolean; onFixed: (note: string) => void }) {
+  const [note, setNote] = useState('');
+  return (
+    <div className="mt-2 grid gap-2">
+      <p className="flex items-start gap-2 text-stop">
+        <SeverityMark severity="stop" />
+        <span>
+          <strong>Stop.</strong> Seen: {answer}. Nobody goes down like this.
+        </span>
+      </p>
+      {fixer ? (
+        <form
+          className="grid gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (note.trim()) onFixed(note.trim());
+          }}
+        >
+          <label className="font-semibold">
+            What was put right?
+            <input
+              className="field mt-1"
+              value={note}
+              maxLength={500}
+              onChange={(event) => setNote(event.target.value)}
+            />
+          </label>
+          <button type="submit" className="btn btn-act" disabled={note.trim() === ''}>
+            Put right: check it again
+          </button>
+        </form>
+      ) : (
+        <p>Put it right together; then both look at it again.</p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,147 @@
+import { useEffect } from 'react';
+import { Link, Navigate, useNavigate, useParams } from 'react-router';
+import { confirmers, endCheck, itemStatus, nextItem, sawEvent, withEvent, type CheckRecord } from '@core/log';
+import { NotFound } from '../../app/NotFound';
+import { SaveIndicator } from '../../app/SaveIndicator';
+import { usePlace } from '../../app/WorkspaceProvider';
+import { put } from '../../storage/changes';
+import { useAppDispatch, useWorkspace } from '../../store/hooks';
+import { recorded } from '../../store/workspace-slice';
+import { ConfirmButton } from '../../ui/ConfirmButton';
+import { SeverityMark } from '../../ui/SeverityMark';
+import { CheckHalf } from './CheckHalf';
+
+export function CheckPage() {
+  const { checkId } = useParams();
+  const { name } = usePlace();
+  const record = useWorkspace().checks.find((c) => c.id === checkId);
+  if (!record) return <NotFound what="This check" />;
+  if (record.outcome !== 'running') return <Navigate to={`/${name}/log/${record.id}`} replace />;
+  return <RunningCheck record={record} />;
+}
+
+/** Keeps the screen on while hands are busy; browsers that cannot simply do not. */
+function useWakeLock() {
+  useEffect(() => {
+    let lock: WakeLockSentinel | undefined;
+    let left = false;
+    const take = async () => {
+      if (document.visibilityState !== 'visible') return;
+      try {
+        lock = await navigator.wakeLock?.request('screen');
+        if (left) void lock?.release();
+      } catch {
+        // Refused, for instance on a low battery: the check goes on without.
+      }
+    };
+    void take();
+    const again = () => void take();
+    document.addEventListener('visibilitychange', again);
+    return () => {
+      left = true;
+      document.removeEventListener('visibilitychange', again);
+      void lock?.release();
+    };
+  }, []);
+}
+
+function RunningCheck({ record }: { record: CheckRecord }) {
+  const { name } = usePlace();
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  useWakeLock();
+  const item = nextItem(record);
+  const save = (next: CheckRecord) => {
+    if (next !== record) dispatch(recorded([put('checks', record, next)]));
+  };
+  const now = () => new Date().toISOString();
+  const end = (outcome: 'complete' | 'abandoned') => {
+    save(endCheck(record, outcome, now()));
+    void navigate(`/${name}/log/${record.id}`);
+  };
+  const done = record.items.filter((i) => itemStatus(record, i).state === 'done').length;
+  const facing = record.mode === 'face-to-face';
+  const names = {
+    climber: record.setup.people.climber?.name ?? 'Climber',
+    partner: record.setup.people.partner?.name ?? 'Partner',
+  };
+  const half = (who: 'climber' | 'partner') =>
+    item && (
+      <CheckHalf
+        key={`${item.id}/${who}`}
+        record={record}
+        item={item}
+        status={itemStatus(record, item)}
+        who={who}
+        name={names[who]}
+        turned={who === 'partner'}
+        onAnswer={(answer) => save(withEvent(record, sawEvent(item, who, answer, now())))}
+        onFixed={(note) => save(withEvent(record, { type: 'fixed', itemId: item.id, note, at: now() }))}
+      />
+    );
+
+  return (
+    <main className="mx-auto flex h-dvh max-w-3xl flex-col bg-surface">
+      <h1 className="sr-only">Check of {record.setup.name}</h1>
+      {item ? (
+        <>
+          {facing && half('partner')}
+          <div className="flex items-center gap-3 border-y-2 border-ink bg-paper px-3 py-1">
+            <Link to={`/${name}/setups/${record.setup.id}`} className="btn border-0 bg-transparent px-2">
+              Leave
+            </Link>
+            <div
+              className="flex-1"
+              role="progressbar"
+              aria-label="Things looked at"
+              aria-valuemin={0}
+              aria-valuemax={record.items.length}
+              aria-valuenow={done}
+            >
+              <div className="flex gap-0.5">
+                {record.items.map((i) => {
+                  const { state } = itemStatus(record, i);
+                  return (
+                    <span
+                      key={i.id}
+                      className={`h-2.5 flex-1 rounded-sm ${state === 'done' ? 'bg-act' : state === 'failed' ? 'bg-stop' : i.id === item.id ? 'bg-ink-2' : 'bg-line'}`}
+                    />
+                  );
+                })}
+              </div>
+            </div>
+            <SaveIndicator />
+            <ConfirmButton
+              className="btn border-0 bg-transparent px-2"
+              title="End this check unfinished?"
+              text="It is kept in the log as unfinished. A new check begins from the start."
+              confirm="End it"
+              onConfirm={() => end('abandoned')}
+            >
+              End
+            </ConfirmButton>
+          </div>
+          {half('climber')}
+        </>
+      ) : (
+        <div className="m-auto grid max-w-md gap-4 p-6 text-center">
+          <p className="text-2xl font-bold">All {record.items.length} things looked at</p>
+          <p className="text-ink-2">
+            {confirmers(record.mode).length === 2
+              ? `${names.climber} and ${names.partner} each said what they saw.`
+              : `${names.climber} said what was seen.`}{' '}
+            Nothing else was looked at.
+          </p>
+          {record.verdict !== 'clear' && (
+            <p className="flex items-center justify-center gap-2">
+              The plan was <SeverityMark severity={record.verdict} withWord />
+            </p>
+          )}
+          <button type="button" className="btn btn-act min-h-14 text-lg" onClick={() => end('complete')}>
+            Close the check
+          </button>
+        </div>
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,98 @@
+import { Plus, Trash2 } from 'lucide-react';
+import { declarationSchema, JOBS, ROPE_CONSTRUCTIONS, type RopeConstruction } from '@core/gear';
+import { SchemaField } from '../../ui/SchemaField';
+
+export interface DeclarationDraft {
+  readonly job: string;
+  readonly strands: string;
+  readonly constructions: readonly string[];
+  readonly minDiameterMm: number | null | undefined;
+  readonly maxDiameterMm: number | null | undefined;
+}
+
+interface DeclarationsFieldProps {
+  readonly value: readonly DeclarationDraft[];
+  readonly onChange: (value: DeclarationDraft[]) => void;
+  /** Message at a path such as "0.maxDiameterMm". */
+  readonly errorAt: (path: string) => string | undefined;
+}
+
+const BLANK: DeclarationDraft = {
+  job: 'rappel-double',
+  strands: 'two',
+  constructions: ['single'],
+  minDiameterMm: null,
+  maxDiameterMm: null,
+};
+const { strands, minDiameterMm, maxDiameterMm } = declarationSchema.shape;
+
+/** The ranges that the maker declares: per job and number of strands, for which kinds of rope, from which diameter to which. */
+export function DeclarationsField({ value, onChange, errorAt }: DeclarationsFieldProps) {
+  const change = (at: number, part: Partial<DeclarationDraft>) =>
+    onChange(value.map((row, i) => (i === at ? { ...row, ...part } : row)));
+  return (
+    <fieldset className="col-span-full">
+      <legend className="font-bold">Declared ranges</legend>
+      <p className="text-sm text-ink-2">From the instructions of the device. Without one, the fit is not tested.</p>
+      <ul className="mt-2 grid gap-4">
+        {value.map((row, at) => (
+          <li key={at} className="border-l-4 border-line pl-3">
+            <p className="font-semibold">{JOBS[row.job as keyof typeof JOBS]}</p>
+            <div className="mt-1 grid gap-3 sm:grid-cols-3">
+              <SchemaField
+                schema={strands}
+                value={row.strands}
+                onChange={(v) => change(at, { strands: v as string })}
+                error={errorAt(`${at}.strands`)}
+              />
+              <SchemaField
+                schema={minDiameterMm}
+                value={row.minDiameterMm}
+                onChange={(v) => change(at, { minDiameterMm: v as number })}
+                error={errorAt(`${at}.minDiameterMm`)}
+              />
+              <SchemaField
+                schema={maxDiameterMm}
+                value={row.maxDiameterMm}
+                onChange={(v) => change(at, { maxDiameterMm: v as number })}
+                error={errorAt(`${at}.maxDiameterMm`)}
+              />
+            </div>
+            <div className="flex flex-wrap items-center gap-x-5 gap-y-1">
+              {(Object.keys(ROPE_CONSTRUCTIONS) as RopeConstruction[]).map((kind) => (
+                <label key={kind} className="flex min-h-11 items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="size-5 accent-(--act)"
+                    checked={row.constructions.includes(kind)}
+                    onChange={(event) =>
+                      change(at, {
+                        constructions: event.target.checked
+                          ? [...row.constructions, kind]
+                          : row.constructions.filter((k) => k !== kind),
+                      })
+                    }
+                  />
+                  {ROPE_CONSTRUCTIONS[kind]}
+                </label>
+              ))}
+              <button
+                type="button"
+                className="btn ml-auto border-0"
+                onClick={() => onChange(value.filter((_, i) => i !== at))}
+              >
+                <Trash2 aria-hidden className="size-4" />
+                Remove this range
+              </button>
+            </div>
+            {errorAt(`${at}.constructions`) && <p className="text-sm text-stop">{errorAt(`${at}.constructions`)}</p>}
+          </li>
+        ))}
+      </ul>
+      <button type="button" className="btn mt-3" onClick={() => onChange([...value, BLANK])}>
+        <Plus aria-hidden className="size-4" />
+        Add a range
+      </button>
+    </fieldset>
+  );
+}

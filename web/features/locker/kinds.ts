@@ -1,0 +1,97 @@
+import { z } from 'zod';
+import { diameterOf, fieldMeta, ITEM_SCHEMAS, personSchema, type Item, type ItemKind, type Person } from '@core/gear';
+import { printQuantity, type UnitSystem } from '@core/units';
+
+export type LockerKind = ItemKind | 'person';
+
+export const KINDS: Readonly<Record<LockerKind, { one: string; many: string; add: string }>> = {
+  rope: { one: 'Rope', many: 'Ropes', add: 'Add a rope' },
+  device: { one: 'Device', many: 'Devices', add: 'Add a device' },
+  connector: { one: 'Connector', many: 'Connectors', add: 'Add a connector' },
+  sling: { one: 'Sling', many: 'Slings', add: 'Add a sling' },
+  cord: { one: 'Cord', many: 'Cord for hitches', add: 'Add a cord' },
+  harness: { one: 'Harness', many: 'Harnesses', add: 'Add a harness' },
+  person: { one: 'Person', many: 'People', add: 'Add a person' },
+};
+export const LOCKER_KINDS = Object.keys(KINDS) as LockerKind[];
+export const isLockerKind = (kind: string | undefined): kind is LockerKind => LOCKER_KINDS.some((k) => k === kind);
+
+export const schemaOf = (kind: LockerKind): z.ZodObject => (kind === 'person' ? personSchema : ITEM_SCHEMAS[kind]);
+
+/** Lengths of a person of middle size, so that a new person is near the truth before anybody measures. */
+const PERSON_START = { armReachMm: 650, legLoopDropMm: 170, legLoopSideMm: 130, kneeRaiseMm: 180 };
+
+function blankValue(schema: z.ZodType): unknown {
+  const options = fieldMeta(schema)?.options;
+  if (options) return 'unknown' in options ? 'unknown' : Object.keys(options)[0];
+  if (schema instanceof z.ZodLiteral) return schema.value;
+  if (schema instanceof z.ZodArray) return [];
+  return schema instanceof z.ZodString ? '' : null;
+}
+
+/** A form with nothing entered: what is not known is unknown, numbers are empty. */
+export function blankOf(kind: LockerKind, id: string): Record<string, unknown> {
+  const values = Object.fromEntries(
+    Object.entries(schemaOf(kind).shape).map(([key, schema]) => [key, blankValue(schema as z.ZodType)]),
+  );
+  return { ...values, ...(kind === 'person' ? PERSON_START : {}), id };
+}
+
+const option = (schema: z.ZodType, key: string) => fieldMeta(schema)?.options?.[key] ?? key;
+
+/** What tells an item from its neighbours, for the list. */
+export function factsOf(thing: Item | Person, system: UnitSystem): string[] {
+  const say = (value: number, quantity: Parameters<typeof printQuantity>[1]) => printQuantity(value, quantity, system);
+  if (!('kind' in thing)) {
+    return [
+      say(thing.massKg, 'massKg'),
+      `brakes with the ${thing.brakeHand} hand`,
+      thing.handForceN === null ? 'hand force not measured' : `holds ${say(thing.handForceN, 'forceN')}`,
+    ];
+  }
+  switch (thing.kind) {
+    case 'rope': {
+      const { measured } = diameterOf(thing);
+      return [
+        option(ITEM_SCHEMAS.rope.shape.construction, thing.construction),
+        measured
+          ? `${say(thing.measuredDiameterMm!, 'diameterMm')} measured (label ${say(thing.nominalDiameterMm, 'diameterMm')})`
+          : `${say(thing.nominalDiameterMm, 'diameterMm')} label`,
+        say(thing.measuredLengthM ?? thing.lengthM, 'lengthM'),
+        option(ITEM_SCHEMAS.rope.shape.sheath, thing.sheath).toLowerCase(),
+      ];
+    }
+    case 'device': {
+      const ranges = thing.declarations.map(
+        (d) => `${say(d.minDiameterMm, 'diameterMm')} to ${say(d.maxDiameterMm, 'diameterMm')}`,
+      );
+      return [
+        option(ITEM_SCHEMAS.device.shape.family, thing.family),
+        ranges.length > 0 ? ranges.join(', ') : 'no range entered',
+      ];
+    }
+    case 'connector':
+      return [
+        option(ITEM_SCHEMAS.connector.shape.shape, thing.shape),
+        option(ITEM_SCHEMAS.connector.shape.lock, thing.lock).toLowerCase(),
+        `${say(thing.insideLengthMm, 'lengthMm')} inside`,
+      ];
+    case 'sling':
+      return [option(ITEM_SCHEMAS.sling.shape.material, thing.material), say(thing.loopLengthMm, 'lengthMm')];
+    case 'cord':
+      return [
+        option(ITEM_SCHEMAS.cord.shape.material, thing.material),
+        say(thing.measuredDiameterMm ?? thing.nominalDiameterMm, 'diameterMm'),
+        thing.loopLengthMm !== null
+          ? `loop ${say(thing.loopLengthMm, 'lengthMm')}`
+          : thing.cutLengthM !== null
+            ? `cut ${say(thing.cutLengthM, 'lengthM')}`
+            : 'length not entered',
+      ];
+    case 'harness':
+      return [
+        option(ITEM_SCHEMAS.harness.shape.attachment, thing.attachment),
+        `leg loops: ${option(ITEM_SCHEMAS.harness.shape.legBuckleTakesLoad, thing.legBuckleTakesLoad).toLowerCase()}`,
+      ];
+  }
+}

@@ -1,0 +1,85 @@
+import { format } from 'date-fns';
+import { Link, Navigate, useParams } from 'react-router';
+import { fillTemplate } from '@core/finding';
+import { itemStatus, type CheckRecord } from '@core/log';
+import { NotFound } from '../../app/NotFound';
+import { usePreferences } from '../../app/preferences';
+import { usePlace } from '../../app/WorkspaceProvider';
+import { useWorkspace } from '../../store/hooks';
+import { SeverityMark } from '../../ui/SeverityMark';
+import { CHECK_OUTCOMES } from './LogPage';
+
+/** A check as it was: the set-up of its time, each item, who saw what and when, what was put right. */
+export function RecordPage() {
+  const { checkId } = useParams();
+  const { name } = usePlace();
+  const { checks, setups } = useWorkspace();
+  const record = checks.find((c) => c.id === checkId);
+  if (!record) return <NotFound what="This entry of the log" />;
+  if (record.outcome === 'running') return <Navigate to={`/${name}/check/${record.id}`} replace />;
+  const { setup } = record;
+  const gear = Object.values(setup.gear).filter((item) => item !== null);
+  return (
+    <div className="mx-auto max-w-3xl px-4 py-6">
+      <h1>{setup.name}</h1>
+      <p className="mt-1 text-ink-2">
+        {CHECK_OUTCOMES[record.outcome]}, {record.mode === 'alone' ? 'alone' : 'face to face'},{' '}
+        {format(record.startedAt, 'd MMM yyyy HH:mm')}
+        {record.endedAt && ` to ${format(record.endedAt, 'HH:mm')}`}. The plan was then:{' '}
+        <SeverityMark severity={record.verdict} withWord size={16} />
+      </p>
+      <p className="mt-2">
+        <span className="font-semibold">With</span> {gear.map((item) => item.name).join(', ')}.
+      </p>
+      <div className="mt-3 flex flex-wrap gap-3">
+        <Link className="btn btn-act" to={`/${name}/log/use/new?setup=${setup.id}`}>
+          Log the use
+        </Link>
+        {setups.some((s) => s.id === setup.id) && (
+          <Link className="btn" to={`/${name}/setups/${setup.id}`}>
+            To the set-up
+          </Link>
+        )}
+      </div>
+      <ol className="mt-5 divide-y divide-line border-y border-line">
+        {record.items.map((item) => (
+          <RecordItem key={item.id} record={record} item={item} />
+        ))}
+      </ol>
+    </div>
+  );
+}
+
+function RecordItem({ record, item }: { record: CheckRecord; item: CheckRecord['items'][number] }) {
+  const { system } = usePreferences();
+  const who = {
+    climber: record.setup.people.climber?.name ?? 'Climber',
+    partner: record.setup.people.partner?.name ?? 'Partner',
+  };
+  const { state } = itemStatus(record, item);
+  const events = record.events.filter((e) => e.itemId === item.id);
+  return (
+    <li className="grid gap-x-4 px-2 py-2.5 sm:grid-cols-[13rem_1fr]">
+      <span className="font-semibold">{item.title}</span>
+      <span>
+        {events.length === 0 && <span className="text-ink-2">Not looked at</span>}
+        {events.map((event, i) => (
+          <span key={i} className="block">
+            <span className="num text-sm text-ink-2">{format(event.at, 'HH:mm:ss')}</span>{' '}
+            {event.type === 'saw' ? (
+              <>
+                {who[event.who]}:{' '}
+                <span className={event.asExpected ? '' : 'font-semibold text-stop'}>
+                  {fillTemplate(event.answer, item.numbers, system)}
+                </span>
+              </>
+            ) : (
+              <>Put right: {event.note}</>
+            )}
+          </span>
+        ))}
+        {events.length > 0 && state !== 'done' && <span className="font-semibold text-mind">Not closed</span>}
+      </span>
+    </li>
+  );
+}

@@ -1,0 +1,124 @@
+import { Printer } from 'lucide-react';
+import { Link, useParams } from 'react-router';
+import { assess } from '@core/assess';
+import { buildCheck } from '@core/check';
+import { fillTemplate, renderFinding } from '@core/finding';
+import { GEAR_ROLES, type GearRole, type Setup } from '@core/rig';
+import { printInterval, printQuantity } from '@core/units';
+import { NotFound } from '../../app/NotFound';
+import { usePreferences } from '../../app/preferences';
+import { HandsDrawing } from '../../drawing/HandsDrawing';
+import { SiteDrawing } from '../../drawing/SiteDrawing';
+import { useWorkspace } from '../../store/hooks';
+import { SEVERITY_WORDS, SeverityMark } from '../../ui/SeverityMark';
+import { verdictSentence } from './VerdictBanner';
+
+export function CardPage() {
+  const { setupId } = useParams();
+  const setup = useWorkspace().setups.find((s) => s.id === setupId);
+  return setup ? <Card setup={setup} /> : <NotFound what="This set-up" />;
+}
+
+/** The set-up on one page of paper: drawing, gear, numbers, what is open, and the check to tick off. */
+function Card({ setup }: { setup: Setup }) {
+  const { system } = usePreferences();
+  const assessment = assess(setup);
+  const { verdict, findings, figures } = assessment;
+  const open = findings.filter((f) => f.severity !== 'clear');
+  const items = buildCheck(setup, findings);
+  const drawing = { setup, assessment, chosen: null, onChoose: () => undefined };
+  const gear = (Object.keys(GEAR_ROLES) as GearRole[]).filter((role) => setup.gear[role] !== null);
+  const numbers: [string, string][] = [
+    ['Descent', figures.descentM > 0 ? printQuantity(figures.descentM, 'lengthM', system) : 'not known'],
+    ...(figures.budget
+      ? [['Shorter end over', printInterval(figures.budget.marginM, 'lengthM', system)] as [string, string]]
+      : []),
+    ...(figures.extensionMm
+      ? [['Extension', printInterval(figures.extensionMm, 'lengthMm', system)] as [string, string]]
+      : []),
+    ...(figures.reach
+      ? [['Hitch reaches', printInterval(figures.reach.reachMm, 'lengthMm', system)] as [string, string]]
+      : []),
+    ...(figures.clearance
+      ? [['Gap, knee raised', printInterval(figures.clearance.kneeRaisedMm, 'lengthMm', system)] as [string, string]]
+      : []),
+    ...(figures.brake
+      ? [['Brake hand needs', printInterval(figures.brake.bottomN, 'forceN', system)] as [string, string]]
+      : []),
+    ...(figures.brake
+      ? [['Brake hand holds', printInterval(figures.brake.handN, 'forceN', system)] as [string, string]]
+      : []),
+  ];
+  return (
+    <div className="mx-auto max-w-[190mm] px-4 py-5 print:max-w-none print:p-0 print:text-[11px] print:leading-snug">
+      <div className="no-print mb-4 flex flex-wrap gap-3">
+        <button type="button" className="btn btn-act" onClick={() => window.print()}>
+          <Printer aria-hidden className="size-5" />
+          Print this page
+        </button>
+        <Link className="btn" to="..">
+          Back to the set-up
+        </Link>
+      </div>
+      <h1 className="print:text-xl">{setup.name}</h1>
+      <p className="mt-1 flex flex-wrap items-center gap-2">
+        <SeverityMark severity={verdict} />
+        <span>
+          <strong>{SEVERITY_WORDS[verdict]}</strong> {verdictSentence(assessment)}
+        </span>
+      </p>
+      <p className="text-ink-2">
+        Rappel on two strands. {setup.people.climber?.name ?? 'Nobody chosen'}
+        {setup.people.partner && `, with ${setup.people.partner.name}`}.
+      </p>
+      <div className="mt-2 grid grid-cols-2 gap-4 print:mx-auto print:w-[128mm]">
+        <SiteDrawing {...drawing} />
+        <HandsDrawing {...drawing} />
+      </div>
+      <div className="mt-2 grid gap-5 sm:grid-cols-2 print:grid-cols-2">
+        <dl className="grid grid-cols-[auto_1fr] gap-x-3 self-start">
+          {gear.map((role) => (
+            <div key={role} className="contents">
+              <dt className="text-ink-2">{GEAR_ROLES[role].label}</dt>
+              <dd>{setup.gear[role]!.name}</dd>
+            </div>
+          ))}
+        </dl>
+        <dl className="grid grid-cols-[auto_1fr] gap-x-3 self-start">
+          {numbers.map(([label, text]) => (
+            <div key={label} className="contents">
+              <dt className="text-ink-2">{label}</dt>
+              <dd className="num">{text}</dd>
+            </div>
+          ))}
+        </dl>
+      </div>
+      {open.length > 0 && (
+        <ul className="mt-3">
+          {open.map((f) => (
+            <li key={f.code + f.subject.join()} className="flex items-start gap-2">
+              <SeverityMark severity={f.severity} size={14} />
+              <span>{renderFinding(f, system).says}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+      <h2 className="mt-3 print:text-sm">At the rope</h2>
+      <ol className="columns-1 gap-5 sm:columns-2 print:columns-2">
+        {items.map((item) => (
+          <li key={item.id} className="flex break-inside-avoid items-start gap-2 py-0.5">
+            <span aria-hidden className="mt-1 size-3.5 shrink-0 border border-ink" />
+            <span>
+              <strong>{item.title}:</strong>{' '}
+              {fillTemplate(item.kind === 'open-finding' ? item.look : item.expected, item.numbers, system)}
+            </span>
+          </li>
+        ))}
+      </ol>
+      <p className="mt-3 text-sm text-ink-2 print:text-[9px]">
+        Calculated from what was entered, not seen. The instructions of the makers, local codes and licensed practice
+        come first.
+      </p>
+    </div>
+  );
+}

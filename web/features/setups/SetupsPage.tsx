@@ -1,0 +1,115 @@
+import { nanoid } from '@reduxjs/toolkit';
+import { format } from 'date-fns';
+import { Plus } from 'lucide-react';
+import { Link, useNavigate } from 'react-router';
+import { assess } from '@core/assess';
+import { blankSetup, descentM } from '@core/rig';
+import { printQuantity } from '@core/units';
+import { usePreferences } from '../../app/preferences';
+import { usePlace } from '../../app/WorkspaceProvider';
+import { addSetup } from '../../store/edits';
+import { useAppDispatch, useWorkspace } from '../../store/hooks';
+import { nextAction } from '../../store/next-action';
+import { edited } from '../../store/workspace-slice';
+import { SeverityMark } from '../../ui/SeverityMark';
+import { KINDS } from '../locker/kinds';
+
+/** All set-ups with their verdicts; while something is missing, the one thing to do next. */
+export function SetupsPage() {
+  const data = useWorkspace();
+  const { name } = usePlace();
+  const { system } = usePreferences();
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const next = nextAction(data);
+  const running = data.checks.filter((c) => c.outcome === 'running');
+
+  const add = () => {
+    const setup = blankSetup(nanoid(), `Rappel ${data.setups.length + 1}`, new Date().toISOString());
+    dispatch(edited(addSetup(setup)));
+    void navigate(setup.id);
+  };
+
+  return (
+    <div className="mx-auto max-w-4xl px-4 py-6">
+      <div className="flex items-end justify-between gap-3">
+        <h1>Set-ups</h1>
+        {!next && (
+          <button type="button" className="btn btn-act" onClick={add}>
+            <Plus aria-hidden className="size-4" />
+            Plan a rappel
+          </button>
+        )}
+      </div>
+      {running.map((check) => (
+        <p
+          key={check.id}
+          className="mt-4 flex flex-wrap items-center gap-3 rounded-lg bg-mind-wash px-4 py-3 text-mind"
+        >
+          <span>The check of “{check.setup.name}” is not finished.</span>
+          <Link className="btn" to={`/${name}/check/${check.id}`}>
+            Go on with it
+          </Link>
+        </p>
+      ))}
+      {next && (
+        <section className="mt-8 max-w-xl">
+          <h2>
+            Next:{' '}
+            {next.kind === 'add-item'
+              ? KINDS[next.item].add.toLowerCase()
+              : next.kind === 'add-person'
+                ? 'add a person'
+                : 'plan the rappel'}
+          </h2>
+          <p className="mt-1 text-ink-2">{next.why}</p>
+          {next.kind === 'add-setup' ? (
+            <button type="button" className="btn btn-act mt-4 px-6 text-lg" onClick={add}>
+              Plan a rappel
+            </button>
+          ) : (
+            <Link
+              className="btn btn-act mt-4 px-6 text-lg"
+              to={`/${name}/locker/${next.kind === 'add-item' ? next.item : 'person'}/new`}
+              state={{ back: `/${name}/setups` }}
+            >
+              {next.kind === 'add-item' ? KINDS[next.item].add : 'Add a person'}
+            </Link>
+          )}
+        </section>
+      )}
+      {data.setups.length > 0 && (
+        <ul className="mt-5 divide-y divide-line border-y border-line">
+          {[...data.setups]
+            .sort((a, b) => (a.updatedAt < b.updatedAt ? 1 : -1))
+            .map((setup) => {
+              const { verdict, findings } = assess(setup);
+              const count = findings.filter((f) => f.severity === verdict).length;
+              return (
+                <li key={setup.id}>
+                  <Link
+                    to={setup.id}
+                    className="grid gap-x-4 gap-y-1 px-2 py-3.5 hover:bg-sunk sm:grid-cols-[1fr_auto]"
+                  >
+                    <span className="text-lg font-semibold">{setup.name}</span>
+                    <span className="sm:text-right">
+                      <SeverityMark severity={verdict} withWord />
+                      {verdict !== 'clear' && <span className="num ml-2 text-ink-2">×{count}</span>}
+                    </span>
+                    <span className="text-ink-2">
+                      Rappel on two strands,{' '}
+                      {descentM(setup.situation) > 0
+                        ? printQuantity(descentM(setup.situation), 'lengthM', system)
+                        : 'no descent'}
+                      , {setup.people.climber?.name ?? 'nobody chosen'}
+                    </span>
+                    <span className="text-sm text-ink-2 sm:text-right">{format(setup.updatedAt, 'd MMM yyyy')}</span>
+                  </Link>
+                </li>
+              );
+            })}
+        </ul>
+      )}
+    </div>
+  );
+}

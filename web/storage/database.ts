@@ -1,0 +1,74 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { COLLECTIONS, workspaceSchema, type Collection, type Workspace } from '@core/files';
+import type { Change, Doc } from './changes';
+
+export const WORKSPACES = ['demo', 'mine'] as const;
+export type WorkspaceName = (typeof WORKSPACES)[number];
+
+interface Stored {
+  readonly id: string;
+  readonly doc: Doc;
+}
+type Schema = DBSchema & Record<Collection, { key: string; value: Stored }> & { meta: { key: string; value: unknown } };
+
+export interface Database {
+  /** Everything stored, and what does not fit the schema any more (left untouched on disk). */
+  readonly load: () => Promise<{ workspace: Workspace; unreadable: number }>;
+  /** Writes all changes in one transaction, or none. */
+  readonly write: (changes: readonly Change[]) => Promise<void>;
+  /** Fills a database that was never filled; true when it did. Two tabs at once fill it once. */
+  readonly seedOnce: (changes: readonly Change[]) => Promise<boolean>;
+  readonly close: () => void;
+}
+
+/** Opens the database of a workspace; each workspace has its own. */
+export async function openDatabase(name: WorkspaceName): Promise<Database> {
+  const db: IDBPDatabase<Schema> = await openDB<Schema>(`zevrin-${name}`, 1, {
+    upgrade(database) {
+      for (const collection of COLLECTIONS) database.createObjectStore(collection, { keyPath: 'id' });
+      database.createObjectStore('meta');
+    },
+    blocking: () => db.close(),
+  });
+
+  async function load() {
+    const tx = db.transaction(COLLECTIONS, 'readonly');
+    const lists = await Promise.all(COLLECTIONS.map((collection) => tx.objectStore(collection).getAll()));
+    await tx.done;
+    let unreadable = 0;
+    const entries = COLLECTIONS.map((collection, i) => {
+      const schema = workspaceSchema.shape[collection].element;
+      const docs = lists[i]!.map((stored) => stored.doc).filter((doc) => {
+        const fits = schema.safeParse(doc).success;
+        if (!fits) unreadable += 1;
+        return fits;
+      });
+      return [collection, docs] as const;
+    });
+    return { workspace: Object.fromEntries(entries) as unknown as Workspace, unreadable };
+  }
+
+  async function write(changes: readonly Change[]) {
+    if (changes.length === 0) return;
+    const tx = db.transaction(COLLECTIONS, 'readwrite', { durability: 'strict' });
+    for (const { collection, id, after } of changes) {
+      const store = tx.objectStore(collection);
+      void (after === null ? store.delete(id) : store.put({ id, doc: after }));
+    }
+    await tx.done;
+  }
+
+  async function seedOnce(changes: readonly Change[]) {
+    const tx = db.transaction([...COLLECTIONS, 'meta'], 'readwrite');
+    const seeded = await tx.objectStore('meta').get('seeded');
+    if (!seeded) {
+      void tx.objectStore('meta').put(true, 'seeded');
+      for (const { collection, id, after } of changes)
+        if (after) void tx.objectStore(collection).put({ id, doc: after });
+    }
+    await tx.done;
+    return !seeded;
+  }
+
+  return { load, write, seedOnce, close: () => db.close() };
+}

@@ -1,0 +1,192 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { emptyWorkspace } from '@core/files';
+import { club, demoWorkspace, rappelDouble } from '@core/samples';
+import { difference, put, type Change } from '../storage/changes';
+import { createSaver } from '../storage/saver';
+import { changeSetup, removeItem, saveItem } from './edits';
+import { nextAction } from './next-action';
+import { createStore } from './store';
+import { changedElsewhere, edited, fieldLeft, loaded, recorded, redone, undone } from './workspace-slice';
+
+const settle = () => new Promise((resolve) => setTimeout(resolve, 0));
+function fresh(write: (changes: readonly Change[]) => Promise<void> = () => Promise.resolve()) {
+  const written: (readonly Change[])[] = [];
+  const made = createStore({
+    write: async (changes) => {
+      await write(changes);
+      written.push(changes);
+    },
+    tell: () => undefined,
+  });
+  made.store.dispatch(loaded(demoWorkspace()));
+  return { ...made, written, data: () => made.store.getState().workspace.data };
+}
+const NOW = '2026-06-01T00:00:00.000Z';
+const renamed = (name: string) => ({ ...rappelDouble, name });
+
+describe('store', () => {
+  it('writes each change once, undo and redo included', async () => {
+    const { store, written, data } = fresh();
+    store.dispatch(edited(changeSetup(rappelDouble, renamed('A'), NOW, null)));
+    store.dispatch(undone());
+    store.dispatch(redone());
+    store.dispatch(redone());
+    await settle();
+    expect(written.map((w) => (w[0]!.after as { name: string }).name)).toEqual(['A', rappelDouble.name, 'A']);
+    expect(data().setups[0]!.name).toBe('A');
+  });
+
+  it('typing in one field is one step until the field is left', () => {
+    const { store, data } = fresh();
+    let before = rappelDouble;
+    for (const name of ['L', 'Lo', 'Low']) {
+      store.dispatch(edited(changeSetup(before, renamed(name), NOW, 'name')));
+      before = data().setups[0]!;
+    }
+    store.dispatch(fieldLeft());
+    store.dispatch(edited(changeSetup(before, renamed('Low!'), NOW, 'name')));
+    store.dispatch(undone());
+    expect(data().setups[0]!.name).toBe('Low');
+    store.dispatch(undone());
+    expect(data()).toEqual(demoWorkspace());
+  });
+
+  it('undoing everything restores what was loaded, redoing everything restores the end', () => {
+    const op = fc.oneof(
+      fc.record({ kind: fc.constant('rename' as const), text: fc.string({ minLength: 1, maxLength: 5 }) }),
+      fc.record({ kind: fc.constant('remove' as const), at: fc.nat({ max: 30 }) }),
+      fc.record({ kind: fc.constant('measure' as const), mm: fc.double({ min: 8, max: 11, noNaN: true }) }),
+    );
+    fc.assert(
+      fc.property(fc.array(op, { maxLength: 12 }), (ops) => {
+        const { store, data } = fresh();
+        for (const o of ops) {
+          const current = data();
+          if (o.kind === 'rename')
+            store.dispatch(edited(changeSetup(current.setups[0]!, { ...current.setups[0]!, name: o.text }, NOW, null)));
+          if (o.kind === 'remove' && current.items.length > 0)
+            store.dispatch(edited(removeItem(current.items[o.at % current.items.length]!)));
+          if (o.kind === 'measure')
+            store.dispatch(edited(saveItem(current, { ...club.longRope, measuredDiameterMm: o.mm })));
+        }
+        const sorted = (w: ReturnType<typeof data>) => ({
+          ...w,
+          items: [...w.items].sort((a, b) => (a.id < b.id ? -1 : 1)),
+        });
+        const end = sorted(data());
+        const steps = store.getState().workspace.past.length;
+        for (let i = 0; i < steps; i += 1) store.dispatch(undone());
+        expect(sorted(data())).toEqual(sorted(demoWorkspace()));
+        for (let i = 0; i < steps; i += 1) store.dispatch(redone());
+        expect(sorted(data())).toEqual(end);
+      }),
+      { numRuns: 50 },
+    );
+  });
+
+  it('plans follow the locker, in the same step', () => {
+    const { store, data } = fresh();
+    store.dispatch(edited(saveItem(data(), { ...club.longRope, measuredDiameterMm: 9.2 })));
+    expect(data().setups.map((s) => s.gear.ropeA!.measuredDiameterMm)).toEqual([9.2, 9.2]);
+    store.dispatch(undone());
+    expect(data()).toEqual(demoWorkspace());
+  });
+
+  it('a record is not undone', () => {
+    const { store, data } = fresh();
+    store.dispatch(edited(changeSetup(rappelDouble, renamed('A'), NOW, null)));
+    store.dispatch(recorded([put('uses', null, { ...demoWorkspace().uses[0]!, id: 'use-9' })]));
+    store.dispatch(undone());
+    expect(data().uses.map((u) => u.id)).toContain('use-9');
+    expect(data().setups[0]!.name).toBe(rappelDouble.name);
+  });
+
+  it('forgets steps that another tab has overtaken, and keeps the others', () => {
+    const { store, data } = fresh();
+    store.dispatch(edited(removeItem(club.thinRope)));
+    store.dispatch(edited(changeSetup(rappelDouble, renamed('A'), NOW, null)));
+    store.dispatch(changedElsewhere([put('setups', rappelDouble, renamed('B'))]));
+    store.dispatch(undone());
+    expect(data().setups[0]!.name).toBe('B');
+    expect(data().items.some((i) => i.id === club.thinRope.id)).toBe(true);
+  });
+});
+
+describe('saving', () => {
+  it('says saved only when all is written, failed when it is not, and keeps the queue for a retry', async () => {
+    let full = true;
+    const { store, saver, written } = fresh(() =>
+      full ? Promise.reject(new Error('disk is full')) : Promise.resolve(),
+    );
+    const state = () => store.getState().workspace.save;
+    store.dispatch(edited(removeItem(club.thinRope)));
+    store.dispatch(edited(removeItem(club.thickRope)));
+    await settle();
+    expect(state()).toEqual({ kind: 'failed', message: 'disk is full' });
+    expect([saver.pending(), written.length]).toEqual([2, 0]);
+    full = false;
+    saver.retry();
+    expect(state()).toEqual({ kind: 'saving' });
+    await settle();
+    expect(state()).toEqual({ kind: 'saved' });
+    expect(written.map((w) => w[0]!.id)).toEqual([club.thinRope.id, club.thickRope.id]);
+  });
+
+  it('writes in order, one at a time', async () => {
+    const log: string[] = [];
+    const saver = createSaver({
+      write: async (changes) => {
+        log.push(`begin ${changes[0]!.id}`);
+        await settle();
+        log.push(`end ${changes[0]!.id}`);
+      },
+      onState: () => undefined,
+      onWritten: () => undefined,
+    });
+    for (const item of [club.thinRope, club.thickRope]) saver.save(removeItem(item).changes);
+    await settle();
+    await settle();
+    await settle();
+    expect(log).toEqual(['begin rope-cladonia', 'end rope-cladonia', 'begin rope-parmelia', 'end rope-parmelia']);
+  });
+});
+
+describe('difference', () => {
+  it('wipes and imports back to the same workspace', () => {
+    const { store, data } = fresh();
+    const demo = data();
+    store.dispatch(recorded(difference(demo, emptyWorkspace())));
+    expect(data()).toEqual(emptyWorkspace());
+    store.dispatch(recorded(difference(data(), demo)));
+    expect(data()).toEqual(demo);
+  });
+});
+
+describe('nextAction', () => {
+  it('leads from nothing to a set-up, one thing at a time', () => {
+    const w = emptyWorkspace();
+    const asked: string[] = [];
+    const all = demoWorkspace();
+    for (let i = 0; i < 20; i += 1) {
+      const next = nextAction(w);
+      if (!next) break;
+      asked.push(next.kind === 'add-item' ? next.item : next.kind);
+      if (next.kind === 'add-item')
+        w.items.push(all.items.find((item) => item.kind === next.item && !w.items.includes(item))!);
+      if (next.kind === 'add-person') w.people.push(all.people[0]!);
+      if (next.kind === 'add-setup') w.setups.push(all.setups[0]!);
+    }
+    expect(asked).toEqual([
+      'rope',
+      'device',
+      'connector',
+      'connector',
+      'sling',
+      'cord',
+      'harness',
+      'add-person',
+      'add-setup',
+    ]);
+  });
+});

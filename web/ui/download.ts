@@ -1,0 +1,9 @@
+/** Hands a text to the person as a file. */
+export function downloadText(name: string, text: string, type = 'application/json'): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name.replace(/[\\/:*?"<>|]/g, '_');
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}
