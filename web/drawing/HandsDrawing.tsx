@@ -36,7 +36,7 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: HandsDrawi
   const topMm = layout.extensionMm + 150;
   const bottomMm = Math.min(layout.hand.y, -170) - 80;
   const scale = Math.min(HEIGHT / (topMm - bottomMm), 0.72);
-  const px = (p: Vec): Vec => vec(WIDTH / 2 - side * 18 + p.x * scale, (topMm - p.y) * scale);
+  const px = (p: Vec): Vec => vec(WIDTH / 2 - side * 34 + p.x * scale, (topMm - p.y) * scale);
   const out = normal(along);
   const beside = (p: Vec, mm: number) => px(add(p, mul(out, mm)));
   const line = (...points: Vec[]) => `M${points.map((p) => `${p.x} ${p.y}`).join('L')}`;
@@ -215,7 +215,7 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: HandsDrawi
           );
         })}
         <Hand at={px(layout.hand)} scale={scale} />
-        <Label at={add(px(layout.hand), vec(side * 20, 26))} anchor={side > 0 ? 'start' : 'end'}>
+        <Label at={add(px(layout.hand), vec(side * -38, 22))} anchor={side > 0 ? 'end' : 'start'}>
           brake hand
         </Label>
         {/* dimensions */}
@@ -223,8 +223,8 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: HandsDrawi
           <Dimension
             from={px(vec(0, 0))}
             to={px(vec(0, layout.extensionMm))}
-            offset={-side * 62}
-            label={printQuantity(figures.extensionMm.best, 'lengthMm', system)}
+            offset={-side * 46}
+            label={['extension', printQuantity(figures.extensionMm.best, 'lengthMm', system)]}
             anchor={side > 0 ? 'end' : 'start'}
             tone={toneOf('geometry.device-')}
           />
@@ -233,20 +233,24 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: HandsDrawi
           <Dimension
             from={px(attach)}
             to={px(coilHigh)}
-            offset={side * 46}
-            label={`hitch ${printQuantity(figures.reach.reachMm.best, 'lengthMm', system)}`}
+            offset={side * 36}
+            label={['hitch reach', printQuantity(figures.reach.reachMm.best, 'lengthMm', system)]}
             anchor={side > 0 ? 'start' : 'end'}
           />
         )}
         {clear && (
           <Dimension
-            from={px(coilHigh)}
-            to={px(lip)}
-            offset={side * 46}
-            label={clear.best <= 0 ? 'touches' : `gap ${printQuantity(clear.best, 'lengthMm', system)}`}
+            from={px(layout.overlapMm > 0 ? lip : coilHigh)}
+            to={px(layout.overlapMm > 0 ? coilHigh : lip)}
+            offset={side * 36}
+            label={
+              clear.best <= 0
+                ? ['touches', `${printQuantity(-clear.best, 'lengthMm', system)} over`]
+                : ['gap', printQuantity(clear.best, 'lengthMm', system)]
+            }
             tone={clearTone}
             anchor={side > 0 ? 'start' : 'end'}
-            shift={-8}
+            shift={-10}
           />
         )}
         {layout.armReachMm !== null && (
@@ -254,7 +258,7 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: HandsDrawi
             layout={layout}
             px={px}
             topMm={topMm}
-            label={`arm reaches ${printQuantity(layout.armReachMm, 'lengthMm', system)}`}
+            label={`arm ${printQuantity(layout.armReachMm, 'lengthMm', system)}`}
           />
         )}
         {marks.map((mark) => {
@@ -285,7 +289,7 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: HandsDrawi
 type Layout = ReturnType<typeof handsLayout>;
 
 function ArmReach({ layout, px, topMm, label }: { layout: Layout; px: (p: Vec) => Vec; topMm: number; label: string }) {
-  const x = -layout.side * 190;
+  const x = -layout.side * 165;
   const inside = layout.armReachMm! < topMm - 20;
   const y = inside ? layout.armReachMm! : topMm - 16;
   const [a, b] = [px(vec(x, y)), px(vec(x + layout.side * 80, y))];
@@ -327,9 +331,10 @@ function Body({
     const at = px(vec(x, y));
     return `${at.x} ${at.y}`;
   };
-  const kneeY = kneeRaised ? leg.y - 60 : leg.y - 190;
   const thigh = (k: number, y: number) =>
-    `M${p(k * 30, 10)}C${p(k * 190, 20)} ${p(k * 190, y + 80)} ${p(k * 175, y)}C${p(k * 160, y - 45)} ${p(k * 90, y - 45)} ${p(k * 80, y)}C${p(k * 70, -70)} ${p(k * 40, -70)} ${p(k * 10, -50)}Z`;
+    `M${p(k * 8, 20)}C${p(k * 215, 60)} ${p(k * 232, y + 150)} ${p(k * 205, y)}C${p(k * 200, y - 40)} ${p(k * 75, y - 40)} ${p(k * 62, y)}C${p(k * 55, -40)} ${p(k * 30, -60)} ${p(k * 8, -50)}Z`;
+  // A raised thigh points at the viewer: it is seen short, its knee as a round end.
+  const kneeY = kneeRaised ? leg.y - 70 : leg.y - 210;
   const style = { fill: 'var(--body)', stroke: 'var(--body-line)', strokeWidth: 1.2 };
   const belt = px(vec(0, 48));
   return (
@@ -339,7 +344,7 @@ function Body({
         {...style}
         opacity="0.55"
       />
-      <path d={thigh(-side, otherLeg.y - 190)} {...style} />
+      <path d={thigh(-side, otherLeg.y - 210)} {...style} />
       <path d={thigh(side, kneeY)} {...style} />
       <rect
         x={belt.x - 152 * scale}
@@ -351,13 +356,13 @@ function Body({
         opacity="0.85"
       />
       {[leg, otherLeg].map((at, i) => {
-        const c = px(vec(at.x * 0.92, at.y - 12));
+        const c = px(vec(at.x * 1.02, at.y - 14));
         return (
           <ellipse
             key={i}
             cx={c.x}
             cy={c.y}
-            rx={62 * scale}
+            rx={76 * scale}
             ry={17 * scale}
             fill="none"
             stroke="var(--textile)"

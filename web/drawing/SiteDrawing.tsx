@@ -76,7 +76,7 @@ export function SiteDrawing({ setup, assessment, chosen, onChoose }: SiteDrawing
     rope: vec(ROPE_X + 3, y(descent * 0.22)),
     ropeA: vec(ROPE_X, y(descent * 0.2)),
     ropeB: vec(ROPE_X + 7, y(descent * 0.28)),
-    ropeEnds: vec(ROPE_X + 4, shorterM === null ? stanceY : clampY(Math.min(shorterM, descent + 0.2))),
+    ropeEnds: vec(ROPE_X + 5, shorterM === null ? stanceY : clampY(Math.min(shorterM, descent + 0.2))),
     ground: vec(ROPE_X - 34, stanceY),
   };
   const marks = marksFor(findings, new Set(Object.keys(parts) as PartId[]), chosen);
@@ -150,7 +150,7 @@ export function SiteDrawing({ setup, assessment, chosen, onChoose }: SiteDrawing
         <Dimension
           from={vec(ROPE_X + 7, TOP)}
           to={vec(ROPE_X + 7, stanceY)}
-          offset={-32}
+          offset={-40}
           label={say(descent)}
           shift={120}
         />
@@ -158,8 +158,8 @@ export function SiteDrawing({ setup, assessment, chosen, onChoose }: SiteDrawing
           <Dimension
             from={vec(ROPE_X, clampY(shorterM!))}
             to={vec(ROPE_X, stanceY)}
-            offset={26}
-            label={`${say(-margin.best)} short`}
+            offset={20}
+            label={[say(-margin.best), 'short']}
             tone="stop"
             anchor="end"
           />
@@ -213,20 +213,19 @@ export function SiteDrawing({ setup, assessment, chosen, onChoose }: SiteDrawing
         </g>
         {marks.map((mark) => {
           const at = parts[mark.part]!;
-          const left =
-            mark.part === 'edge' || mark.part === 'ground' || mark.part === 'anchor' || mark.part === 'ropeEnds';
+          const left = mark.part === 'edge' || mark.part === 'ground' || mark.part === 'anchor';
           return (
             <Marker
               key={mark.part}
               mark={mark}
               at={at}
-              sign={add(at, vec(left ? -48 : 34, mark.part === 'anchor' ? -16 : mark.part === 'ropeEnds' ? -22 : 6))}
+              sign={add(at, vec(left ? -48 : 34, mark.part === 'anchor' ? -16 : 6))}
               onChoose={onChoose}
             />
           );
         })}
       </svg>
-      <p className="num min-h-6 text-center text-sm" aria-live="off">
+      <p className="min-h-6 text-center text-sm" aria-live="off">
         {reading}
       </p>
     </figure>
@@ -346,7 +345,7 @@ function ForceChart({ profile, hand, measured, y, depthM, now }: ForceChartProps
       <Label at={vec(Math.min(x(now.best), CHART.right - 44), at - 10)} strong>
         {printQuantity(now.best, 'forceN', system)}
       </Label>
-      <Label at={vec(CHART.left, bottom + 36)} colour="var(--rope-a)" strong>
+      <Label at={vec(CHART.left, bottom + 56)} colour="var(--rope-a)" strong>
         needed force
       </Label>
     </g>

@@ -60,8 +60,7 @@ export function handsLayout(setup: Setup, figures: Figures, kneeRaised: boolean)
   const coilHigh = at(reachMm);
   const coilLow = at(reachMm - coilMm);
   // The brake strands run on past the attachment, outside the leg, to the hand.
-  const hand = add(onLeg ? attach : vec(side * 60, -60), vec(side * 34, -95));
-  const top = extensionMm + 120;
+  const hand = add(onLeg ? attach : vec(side * 60, -60), vec(side * 40, -105));
   return {
     side,
     extensionMm,
@@ -84,9 +83,6 @@ export function handsLayout(setup: Setup, figures: Figures, kneeRaised: boolean)
       deviceConnector: vec(0, extensionMm - connectorMm * 0.55),
       extraConnector: vec(side * 24, extensionMm - connectorMm * 0.4),
       device: vec(0, extensionMm + 18),
-      rope: vec(0, top - 10),
-      ropeA: vec(-6, top + 10),
-      ropeB: vec(6, top - 30),
       hitch: at(reachMm - coilMm / 2),
       hitchConnector: at(hitchConnectorMm / 2),
       legLoop: leg,

@@ -1,4 +1,3 @@
-import type { ReactNode } from 'react';
 import { SEVERITY_WORDS, SeverityShape } from '../ui/SeverityMark';
 import type { Mark } from './marks';
 import { add, length, mul, normal, sub, unit, type Vec } from './vector';
@@ -16,7 +15,8 @@ interface DimensionProps {
   readonly to: Vec;
   /** Distance of the line from the measured points, to the left of the direction, px. */
   readonly offset: number;
-  readonly label: string;
+  /** One line or several, the last one usually the number. */
+  readonly label: string | readonly string[];
   readonly tone?: keyof typeof TONES;
   readonly anchor?: 'start' | 'middle' | 'end';
   readonly shift?: number;
@@ -41,11 +41,9 @@ export function Dimension({ from, to, offset, label, tone = 'plain', anchor = 's
       {[a, b].map((p, i) => (
         <path key={i} d={`M${p.x - tick.x} ${p.y - tick.y}L${p.x + tick.x} ${p.y + tick.y}`} strokeWidth="2" />
       ))}
-      {length(sub(a, b)) >= 0 && (
-        <Label at={middle} anchor={anchor} colour={tone === 'plain' ? 'var(--ink)' : colour} strong={tone !== 'plain'}>
-          {label}
-        </Label>
-      )}
+      <Label at={middle} anchor={anchor} colour={tone === 'plain' ? 'var(--ink)' : colour} strong={tone !== 'plain'}>
+        {label}
+      </Label>
     </g>
   );
 }
@@ -59,7 +57,7 @@ export function Label({
   strong = false,
 }: {
   at: Vec;
-  children: ReactNode;
+  children: string | readonly string[];
   anchor?: 'start' | 'middle' | 'end';
   colour?: string;
   strong?: boolean;
@@ -78,7 +76,11 @@ export function Label({
       fontWeight={strong ? 700 : 500}
       className="num"
     >
-      {children}
+      {(typeof children === 'string' ? [children] : children).map((text, i) => (
+        <tspan key={i} x={at.x} dy={i === 0 ? 0 : 14}>
+          {text}
+        </tspan>
+      ))}
     </text>
   );
 }

@@ -84,6 +84,9 @@ function SetupView({ setup }: { setup: Setup }) {
           <FindingList findings={assessment.findings} chosen={chosen} onChoose={choose} />
         </section>
       </div>
+      <div className="mt-6 grid gap-2 sm:hidden">
+        <SetupActions setup={setup} words />
+      </div>
       <p className="mt-6 max-w-prose text-sm text-ink-2">
         Calculated from what was entered. The instructions of the makers, local codes and licensed practice come first;
         nothing here replaces training.
@@ -93,29 +96,8 @@ function SetupView({ setup }: { setup: Setup }) {
 }
 
 function SetupHead({ setup, onRename }: { setup: Setup; onRename: (name: string) => void }) {
-  const { name } = usePlace();
   const dispatch = useAppDispatch();
-  const navigate = useNavigate();
-  const say = useToast();
   const [typed, setTyped] = useState<string | null>(null);
-  const copy = () => {
-    const now = new Date().toISOString();
-    const twin: Setup = {
-      ...setup,
-      id: nanoid(),
-      name: `${setup.name.slice(0, 72)} (copy)`,
-      createdAt: now,
-      updatedAt: now,
-    };
-    dispatch(edited(addSetup(twin)));
-    void navigate(`/${name}/setups/${twin.id}`);
-  };
-  const remove = () => {
-    dispatch(edited(removeSetup(setup)));
-    say(`${setup.name} is removed.`, { label: 'Undo', run: () => dispatch(undone()) });
-    void navigate(`/${name}/setups`);
-  };
-  const icon = 'btn border-0 bg-transparent px-2.5';
   return (
     <div className="mb-2 flex items-center gap-1">
       <h1 className="min-w-0 flex-1">
@@ -134,30 +116,61 @@ function SetupHead({ setup, onRename }: { setup: Setup; onRename: (name: string)
           }}
         />
       </h1>
-      <Link className={icon} to="card" aria-label="Set-up card to print" title="Set-up card to print">
+      <div className="hidden sm:flex">
+        <SetupActions setup={setup} words={false} />
+      </div>
+    </div>
+  );
+}
+
+/** What can be done with the set-up as a whole; with words on a phone, where they stand at the end. */
+function SetupActions({ setup, words }: { setup: Setup; words: boolean }) {
+  const { name } = usePlace();
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const say = useToast();
+  const copy = () => {
+    const now = new Date().toISOString();
+    const twin: Setup = {
+      ...setup,
+      id: nanoid(),
+      name: `${setup.name.slice(0, 72)} (copy)`,
+      createdAt: now,
+      updatedAt: now,
+    };
+    dispatch(edited(addSetup(twin)));
+    void navigate(`/${name}/setups/${twin.id}`);
+  };
+  const remove = () => {
+    dispatch(edited(removeSetup(setup)));
+    say(`${setup.name} is removed.`, { label: 'Undo', run: () => dispatch(undone()) });
+    void navigate(`/${name}/setups`);
+  };
+  const look = words ? 'btn justify-start' : 'btn border-0 bg-transparent px-2.5';
+  const label = (text: string) => (words ? <span>{text}</span> : <span className="sr-only">{text}</span>);
+  return (
+    <>
+      <Link className={look} to="card" title="Set-up card to print">
         <Printer aria-hidden className="size-5" />
+        {label('Set-up card to print')}
       </Link>
       <button
         type="button"
-        className={icon}
-        aria-label="Save as a file"
+        className={look}
         title="Save as a file"
         onClick={() => downloadText(`${setup.name}.zevrin.json`, writeSetup(setup))}
       >
         <FileDown aria-hidden className="size-5" />
+        {label('Save as a file')}
       </button>
-      <button type="button" className={icon} aria-label="Make a copy" title="Make a copy" onClick={copy}>
+      <button type="button" className={look} title="Make a copy" onClick={copy}>
         <Copy aria-hidden className="size-5" />
+        {label('Make a copy')}
       </button>
-      <button
-        type="button"
-        className={icon}
-        aria-label="Remove this set-up"
-        title="Remove this set-up"
-        onClick={remove}
-      >
+      <button type="button" className={look} title="Remove this set-up" onClick={remove}>
         <Trash2 aria-hidden className="size-5" />
+        {label('Remove this set-up')}
       </button>
-    </div>
+    </>
   );
 }

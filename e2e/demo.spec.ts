@@ -1,0 +1,142 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { FAULTY_CODES } from '../core/samples/index.ts';
+import { answer, codes, expect, open, saved, test, verdict } from './helpers.ts';
+
+test('the good set-up of the demo shows no fault, the faulty one exactly its four, each marked', async ({ page }) => {
+  await open(page, '/demo');
+  await page.getByRole('link', { name: /Low span/ }).click();
+  await expect(verdict(page)).toContainText('No fault found');
+  expect(await codes(page, true)).toEqual([]);
+  await expect(page.locator('[data-mark]')).toHaveCount(0);
+
+  await open(page, '/demo/setups/setup-high-span');
+  await expect(verdict(page)).toContainText('Stop · 3 things');
+  expect((await codes(page, true)).sort()).toEqual([...FAULTY_CODES].sort());
+  const marks = await page.locator('[data-mark]').evaluateAll((all) => all.map((m) => m.getAttribute('data-mark')));
+  expect(marks.sort()).toEqual(['deviceConnector', 'edge', 'hitch', 'ropeEnds']);
+  await expect(page.getByText('The check begins when no Stop is left.')).toBeVisible();
+});
+
+test('a mark on the drawing opens its finding with numbers, reason, remedy and sources', async ({ page }) => {
+  await open(page, '/demo/setups/setup-high-span');
+  await page.locator('[data-mark="hitch"]').click();
+  const row = page.locator('[data-finding="geometry.hitch-reaches-device"]');
+  await expect(row.getByRole('button')).toHaveAttribute('aria-expanded', 'true');
+  await expect(row).toContainText('Shorten the cord');
+  await expect(row.getByRole('row', { name: /Reach of the loaded hitch/ })).toContainText(
+    /\d+(\.\d)?\scm \(\d+(\.\d)? to \d+(\.\d)?\)/,
+  );
+  await expect(row).toContainText('the hitch must not reach the device');
+});
+
+test('every change recomputes at once, and is undone', async ({ page }) => {
+  await open(page, '/demo/setups/setup-high-span');
+  await page.getByRole('button', { name: /^Site/ }).click();
+  await page.getByLabel('The rope runs over').selectOption('rounded');
+  await expect(verdict(page)).toContainText('2 things');
+  await page.getByLabel('Anchor above the ground').fill('20');
+  await expect(verdict(page)).toContainText('1 thing ');
+  await page.getByLabel('Anchor above the ground').fill('28 m up');
+  await expect(page.getByText(/Read “28 m up”. Allowed: a number, alone or with m, cm/)).toBeVisible();
+  await expect(verdict(page)).toContainText('1 thing ');
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(verdict(page)).toContainText('2 things');
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(verdict(page)).toContainText('3 things');
+  await page.getByRole('button', { name: /^Redo/ }).click();
+  await expect(verdict(page)).toContainText('2 things');
+  await saved(page);
+  await page.reload();
+  await expect(verdict(page)).toContainText('2 things');
+});
+
+test('the climber is moved along the rope by keyboard, and the force follows', async ({ page }) => {
+  await open(page, '/demo/setups/setup-low-span');
+  const climber = page.getByRole('slider', { name: 'Climber along the rope' });
+  await climber.focus();
+  await page.keyboard.press('Home');
+  const force = async () => Number(/needs (\d+)/.exec((await climber.getAttribute('aria-valuetext'))!)![1]);
+  const top = await force();
+  await page.keyboard.press('End');
+  await expect(climber).toHaveAttribute('aria-valuenow', '24');
+  expect(await force()).toBeGreaterThan(top);
+});
+
+test('check face to face: both answer, a failure is put right and checked again, a reload loses nothing', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await open(page, '/demo/setups/setup-low-span');
+  await page.getByRole('button', { name: 'Check before use' }).click();
+  await page.getByRole('button', { name: /Face to face/ }).click();
+  await expect(page.getByText('1/13')).toHaveCount(2);
+
+  await answer(page, 'climber');
+  await expect(page.locator('[data-half="climber"]')).toContainText('Waiting for the other half');
+  await answer(page, 'partner');
+  await expect(page.getByText('2/13')).toHaveCount(2);
+
+  await answer(page, 'partner', false);
+  await expect(page.locator('[data-half="climber"]')).toContainText('Nobody goes down like this');
+  await saved(page);
+  await page.reload();
+  await expect(page.locator('[data-half="climber"]')).toContainText('Nobody goes down like this');
+  await page.getByLabel('What was put right?').fill('Scarf tucked in');
+  await page.getByRole('button', { name: /Put right/ }).click();
+
+  // Both look again: the confirmation of one side alone does not close it.
+  await answer(page, 'climber');
+  await expect(page.getByText('2/13')).toHaveCount(2);
+  await answer(page, 'partner');
+  for (let item = 3; item <= 13; item += 1) {
+    await expect(page.getByText(`${item}/13`)).toHaveCount(2);
+    await answer(page, 'partner');
+    await answer(page, 'climber');
+  }
+  await page.getByRole('button', { name: 'Close the check' }).click();
+  await expect(page.getByText(/Complete, face to face/)).toBeVisible();
+  await expect(page.getByText('Put right: Scarf tucked in')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Log the use' }).click();
+  await page.getByLabel('Note').fill('Plots 4 to 6');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByText('Plots 4 to 6')).toBeVisible();
+  await expect(page.getByRole('link', { name: /Low span.*1 put right on the way/ })).toContainText('Complete');
+});
+
+test('a record keeps the set-up of its time', async ({ page }) => {
+  await open(page, '/demo/setups/setup-low-span');
+  await page.getByRole('button', { name: 'Check before use' }).click();
+  await page.getByRole('button', { name: /Alone/ }).click();
+  await page.getByRole('button', { name: 'End' }).click();
+  await page.getByRole('button', { name: 'End it' }).click();
+  await expect(page.getByText(/Ended unfinished, alone/)).toBeVisible();
+  const record = page.url();
+  await open(page, '/demo/locker/rope/rope-usnea');
+  await page.getByLabel('Name', { exact: true }).fill('Renamed rope');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await open(page, '/demo/setups/setup-low-span');
+  await expect(page.getByRole('button', { name: /^Rope Renamed rope/ })).toBeVisible();
+  await open(page, new URL(record).pathname);
+  await expect(page.getByText(/Usnea 60, blue/)).toBeVisible();
+});
+
+test('the command line gives the findings of the screen', async ({ page }) => {
+  const zevrin = (...args: string[]) =>
+    execFileSync(process.execPath, ['scripts/zevrin.mjs', ...args], { encoding: 'utf8' });
+  for (const [sample, id] of [
+    ['rappel-double', 'setup-low-span'],
+    ['rappel-double-faulty', 'setup-high-span'],
+  ] as const) {
+    const file = join(mkdtempSync(join(tmpdir(), 'zevrin-')), 's.json');
+    writeFileSync(file, zevrin('sample', sample));
+    const { findings } = JSON.parse(zevrin('assess', file)) as { findings: { code: string; says: string }[] };
+    await open(page, `/demo/setups/${id}`);
+    expect(await codes(page)).toEqual(findings.map((f) => f.code));
+    const says = await page.locator('[data-finding] > button > span:nth-child(2)').allTextContents();
+    expect(says).toEqual(findings.map((f) => f.says));
+  }
+});

@@ -1,0 +1,158 @@
+import { readFileSync } from 'node:fs';
+import { expect, open, pick, press, saved, tabTo, test, type, verdict } from './helpers.ts';
+
+/** The whole way from nothing to the log and back out of a file, with the keyboard only. */
+test('from an empty workspace, keyboard only', async ({ page }) => {
+  test.setTimeout(240_000);
+  await open(page, '/');
+  await press(page, page.getByRole('link', { name: 'Work with my own gear' }));
+  const next = (name: string) => press(page, page.getByRole('main').getByRole('link', { name }));
+  const save = async () => {
+    await press(page, page.getByRole('button', { name: 'Save' }));
+    await expect(page.getByRole('heading', { name: 'Set-ups' })).toBeVisible();
+  };
+  await expect(page.getByRole('main').getByRole('link')).toHaveCount(1);
+
+  await next('Add a rope');
+  await type(page, 'Name', 'Own rope');
+  await type(page, 'Diameter on the label', '9.8');
+  await type(page, 'Length on the label', '200 ft');
+  await pick(page, 'Sheath', 'Used, smooth');
+  await save();
+
+  await next('Add a device');
+  await type(page, 'Name', 'Own tube');
+  await pick(page, 'Wear where the rope runs', 'New');
+  await press(page, page.getByRole('button', { name: 'Add a range' }));
+  await type(page, 'From', '8.7 mm');
+  await type(page, 'To', '7/16 in');
+  await save();
+
+  for (const name of ['Big pear', 'Small one']) {
+    await next('Add a connector');
+    await type(page, 'Name', name);
+    await pick(page, 'Gate', 'Screw sleeve');
+    await type(page, 'Inside length', '9');
+    await type(page, 'Inside width at the broad end', '44');
+    await type(page, 'Strength along', '22');
+    await type(page, 'Strength across', '8');
+    await type(page, 'Strength, gate open', '7');
+    await save();
+  }
+
+  await next('Add a sling');
+  await type(page, 'Name', 'Own sling');
+  await pick(page, 'Fibre', 'Polyamide');
+  await type(page, 'Width', '16');
+  await type(page, 'Length, pulled flat', '60 cm');
+  await type(page, 'Declared strength', '22');
+  await save();
+
+  await next('Add a cord');
+  await type(page, 'Name', 'Own cord');
+  await pick(page, 'Fibre that touches the rope', 'Polyamide');
+  await type(page, 'Diameter on the label', '6');
+  await type(page, 'Cut length', '1.5');
+  await save();
+
+  await next('Add a harness');
+  await type(page, 'Name', 'Own harness');
+  await pick(page, 'Leg loops', 'Buckle made to take load');
+  await save();
+
+  await next('Add a person');
+  await type(page, 'Name', 'Me');
+  await type(page, 'Mass with gear', '150 lb');
+  await type(page, 'Measured hand force', '60 lbf');
+  await save();
+
+  await press(page, page.getByRole('button', { name: 'Plan a rappel' }));
+  await expect(verdict(page)).toContainText('Not tested');
+  await type(page, 'Name of the set-up', 'First rappel');
+  await pick(page, 'Who goes down', 'Me');
+  await pick(page, 'Harness', 'Own harness');
+  const section = (name: RegExp) => press(page, page.getByRole('button', { name }));
+  await section(/^Site/);
+  await type(page, 'Anchor above the ground', '22');
+  await pick(page, 'The rope runs through', 'Rings or links of metal');
+  await pick(page, 'The anchor hangs on', 'Two points or more');
+  await pick(page, 'The rope runs over', 'No edge');
+  await section(/^Site/);
+  await section(/^Rope/);
+  await pick(page, 'Rope', 'Own rope');
+  await pick(page, 'Rope ends', 'Both knotted');
+  await section(/^Rope/);
+  await section(/^Device/);
+  await pick(page, 'Device', 'Own tube');
+  await pick(page, 'Strands through the device', 'Both');
+  await pick(page, 'Device connector', 'Big pear');
+  await pick(page, 'Rope runs over', 'The broad end');
+  await pick(page, 'Gate of the device connector', 'Locked');
+  await pick(page, 'That gate faces', 'Away from rope and rock');
+  await section(/^Device/);
+  await section(/^Extension/);
+  await pick(page, 'Sling of the extension', 'Own sling');
+  await section(/^Extension/);
+  await section(/^Hitch below it/);
+  await pick(page, 'Cord of the hitch', 'Own cord');
+  await pick(page, 'Strands in the hitch', 'Both');
+  await pick(page, 'Of the loop are clipped', 'Both ends');
+  await pick(page, 'Hitch connector', 'Small one');
+  await pick(page, 'Gate of the hitch connector', 'Locked');
+  await pick(page, 'That gate faces', 'Away from rope and rock');
+  await expect(verdict(page)).toContainText('No fault found');
+
+  await press(page, page.getByRole('button', { name: 'Check before use' }));
+  await press(page, page.getByRole('button', { name: /Alone/ }));
+  const half = page.locator('[data-half="climber"]');
+  const expected = [
+    'All stay closed, none slips',
+    'Right hand; nothing can',
+    'Metal only; the points behind are sound',
+    /^At the anchor, within/,
+    'Two',
+    'Two through the device, two around the connector',
+    'Locked, did not give, faces away',
+    'The belay loop',
+    '4 around both strands',
+    'Leg loop, right; both ends, gate locked',
+    'The device; lanyard slack but still clipped',
+    'Gripped, then let go when pushed',
+    /^More than/,
+  ];
+  for (const [i, name] of expected.entries()) {
+    await expect(half).toContainText(`${i + 1}/${expected.length}`);
+    await press(page, half.getByRole('button', { name, exact: true }));
+  }
+  await press(page, page.getByRole('button', { name: 'Close the check' }));
+  await press(page, page.getByRole('link', { name: 'Log the use' }));
+  await press(page, page.getByRole('button', { name: 'Write it down' }));
+  await expect(page.getByText('1 descent: Me')).toBeVisible();
+
+  await press(page, page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Files' }));
+  const exportOnce = async () => {
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      press(page, page.getByRole('button', { name: 'Export everything' })),
+    ]);
+    return readFileSync(await download.path(), 'utf8');
+  };
+  const before = await exportOnce();
+  await press(page, page.getByRole('button', { name: 'Wipe everything' }));
+  await press(page, page.getByRole('button', { name: 'Wipe it' }));
+  await expect(page.getByText(/holds 0 items of gear, 0 people/)).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByText(/holds 0 items of gear, 0 people/)).toBeVisible();
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    press(page, page.getByRole('button', { name: 'Choose a file' })),
+  ]);
+  await chooser.setFiles({ name: 'mine.zevrin.json', mimeType: 'application/json', buffer: Buffer.from(before) });
+  await press(page, page.getByRole('button', { name: 'Replace everything with it' }));
+  await expect(page.getByText(/holds 7 items of gear, 1 person, 1 set-up, 1 check, 1 use/)).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await tabTo(page, page.getByRole('button', { name: 'Export everything' }));
+  expect(await exportOnce()).toBe(before);
+});

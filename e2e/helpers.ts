@@ -1,0 +1,110 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+/** Every test fails when the page throws, logs an error or breaks its own content security policy. */
+export const test = base.extend<{ quiet: void }>({
+  quiet: [
+    async ({ context }, use) => {
+      const loud: string[] = [];
+      context.on('console', (message) => {
+        if (message.type() === 'error') loud.push(message.text());
+      });
+      context.on('weberror', (error) => loud.push(error.error().message));
+      await use();
+      expect(loud, 'errors in the console').toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+export { expect };
+
+interface AxeResults {
+  violations: { id: string; impact: string | null; nodes: { html: string; failureSummary: string }[] }[];
+}
+
+/** Serious and critical findings of axe on the page as it stands. */
+export async function seriousAxe(page: Page): Promise<string[]> {
+  await page.evaluate(axeSource);
+  const results = await page.evaluate(() =>
+    (window as unknown as { axe: { run: (root: Document) => Promise<AxeResults> } }).axe.run(document),
+  );
+  return results.violations
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .map((v) => `${v.id}: ${v.nodes.map((n) => `${n.html} ${n.failureSummary}`).join(' | ')}`);
+}
+
+/** Opens a place of a workspace and waits until its data is there. */
+export async function open(page: Page, path: string) {
+  await page.goto(path);
+  await expect(page.getByText(/^(Opening the workspace|Loading) …$/)).toHaveCount(0);
+  await expect(page.locator('main').first()).toBeVisible();
+}
+
+/** Everything written so far is on disk. */
+export const saved = (page: Page) => expect(page.getByTestId('save-state')).toContainText('Saved');
+
+/** Walks with Tab until the element has the focus: what cannot be reached that way fails. */
+export async function tabTo(page: Page, target: Locator) {
+  await expect(target).toBeVisible();
+  for (let i = 0; i < 150; i += 1) {
+    if (await target.evaluate((element) => element === document.activeElement)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error(`not reached with Tab: ${String(target)}`);
+}
+
+export async function press(page: Page, target: Locator, key = 'Enter') {
+  await tabTo(page, target);
+  await page.keyboard.press(key);
+}
+
+/** Types into a field, by keyboard only. */
+export async function type(page: Page, label: string | RegExp, text: string, root: Page | Locator = page) {
+  await tabTo(page, root.getByLabel(label, typeof label === 'string' ? { exact: true } : {}));
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type(text);
+}
+
+/** Picks an option of a select by typing its beginning, by keyboard only. */
+export async function pick(page: Page, label: string | RegExp, option: string) {
+  const select = page.getByLabel(label, typeof label === 'string' ? { exact: true } : {});
+  await tabTo(page, select);
+  await page.keyboard.type(option);
+  await expect(select.locator('option:checked')).toHaveText(option);
+}
+
+export const verdict = (page: Page) => page.getByTestId('verdict');
+/** Codes on the screen in their order; `open` leaves out those against which nothing was found. */
+export const codes = (page: Page, open = false) =>
+  page
+    .locator(`[data-finding]${open ? ':not([data-severity="clear"])' : ''}`)
+    .evaluateAll((rows) => rows.map((row) => row.getAttribute('data-finding')!));
+
+/** The answer to give for the item that stands on a half, read from the record in the database as a partner would know it. */
+export async function answer(page: Page, who: 'climber' | 'partner', expected = true) {
+  const half = page.locator(`[data-half="${who}"]`);
+  const title = await half.getByRole('heading').innerText();
+  const item = await page.evaluate(async (wanted) => {
+    const name = `zevrin-${location.pathname.split('/')[1]}`;
+    const db = await new Promise<IDBDatabase>((resolve, reject) => {
+      const request = indexedDB.open(name);
+      request.onsuccess = () => resolve(request.result);
+      request.onerror = () => reject(new Error('cannot open'));
+    });
+    const checks = await new Promise<
+      { doc: { id: string; items: { title: string; expected: string; others: string[] }[] } }[]
+    >((resolve) => {
+      const request = db.transaction('checks').objectStore('checks').getAll();
+      request.onsuccess = () => resolve(request.result as never);
+    });
+    db.close();
+    const here = location.pathname.split('/').at(-1);
+    return checks.find((c) => c.doc.id === here)!.doc.items.find((i) => i.title === wanted)!;
+  }, title);
+  const words = (text: string) =>
+    new RegExp(`^${text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/\\\{\w+\\\}/g, '.+')}$`);
+  await half.getByRole('button', { name: words(expected ? item.expected : item.others[0]!) }).click();
+}

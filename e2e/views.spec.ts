@@ -1,0 +1,63 @@
+import { expect, open, seriousAxe, test } from './helpers.ts';
+
+const VIEWS = [
+  '/',
+  '/mine/setups',
+  '/demo/setups',
+  '/demo/setups/setup-low-span',
+  '/demo/setups/setup-high-span',
+  '/demo/setups/setup-high-span/card',
+  '/demo/locker',
+  '/demo/locker/device/device-culvert',
+  '/demo/locker/person/new',
+  '/demo/log',
+  '/demo/log/use/new',
+  '/demo/files',
+  '/demo/sources',
+  '/demo/nowhere',
+];
+
+for (const [width, height] of [
+  [1280, 800],
+  [390, 844],
+] as const) {
+  for (const theme of ['light', 'dark'] as const) {
+    test(`axe finds nothing serious and nothing is cut off, ${width}x${height}, ${theme}`, async ({ page }) => {
+      test.setTimeout(180_000);
+      await page.setViewportSize({ width, height });
+      await page.emulateMedia({ colorScheme: theme });
+      for (const view of VIEWS) {
+        await open(page, view);
+        expect(await seriousAxe(page), view).toEqual([]);
+        const over = await page.evaluate(
+          () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+        );
+        expect(over, `${view} scrolls sideways`).toBe(0);
+      }
+      await open(page, '/demo/setups/setup-low-span');
+      await page.getByRole('button', { name: 'Check before use' }).click();
+      expect(await seriousAxe(page), 'dialog').toEqual([]);
+      await page.getByRole('button', { name: /Face to face/ }).click();
+      await expect(page.locator('[data-half="partner"]')).toBeVisible();
+      expect(await seriousAxe(page), 'check').toEqual([]);
+    });
+  }
+}
+
+test('on a phone what is pressed in the field is at least 48 px high', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await open(page, '/demo/setups/setup-low-span');
+  await page.getByRole('button', { name: 'Check before use' }).click();
+  await page.getByRole('button', { name: /Face to face/ }).click();
+  await expect(page.locator('[data-half="partner"]')).toBeVisible();
+  const heights = await page
+    .locator('[data-half] button')
+    .evaluateAll((all) => all.map((b) => b.getBoundingClientRect().height));
+  expect(heights.length).toBeGreaterThan(4);
+  for (const h of heights) expect(h).toBeGreaterThanOrEqual(48);
+});
+
+test('the page of a deep link that does not exist says so', async ({ page }) => {
+  await open(page, '/demo/setups/no-such');
+  await expect(page.getByRole('heading', { name: 'This set-up is not here' })).toBeVisible();
+});
