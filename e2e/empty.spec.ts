@@ -107,10 +107,10 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
   const half = page.locator('[data-half="climber"]');
   const expected = [
     'All stay closed, none slips',
-    'Right hand; nothing can',
+    'Right hand brakes; nothing can be pulled in',
     'Metal only; the points behind are sound',
     /^At the anchor, within/,
-    'Two',
+    'Both are knotted',
     'Two through the device, two around the connector',
     'Locked, did not give, faces away',
     'The belay loop',

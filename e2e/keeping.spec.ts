@@ -69,6 +69,7 @@ test('a measured diameter beats the label, in every plan that uses the rope', as
 
 test('a write that fails is said, and can be tried again', async ({ page }) => {
   await page.addInitScript(() => {
+    // eslint-disable-next-line @typescript-eslint/unbound-method -- called with its own `this` below
     const real = IDBObjectStore.prototype.put;
     IDBObjectStore.prototype.put = function (this: IDBObjectStore, ...args: Parameters<typeof real>) {
       if ((window as unknown as { full?: boolean }).full)

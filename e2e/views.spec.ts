@@ -44,6 +44,12 @@ for (const [width, height] of [
   }
 }
 
+test('axe would find something serious', async ({ page }) => {
+  await open(page, '/demo/log');
+  await page.evaluate(() => document.querySelector('main')!.append(document.createElement('button')));
+  expect(await seriousAxe(page)).toEqual([expect.stringMatching(/^button-name/)]);
+});
+
 test('on a phone what is pressed in the field is at least 48 px high', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await open(page, '/demo/setups/setup-low-span');

@@ -64,6 +64,7 @@ try {
   console.error(String(error));
 }
 if (built) {
+  check('first load', process.execPath, ['scripts/load-size.mjs']);
   const e2e = join(reports, 'e2e.json');
   suite('browser tests', bin('playwright'), ['test'], { ZEVRIN_E2E_REPORT: e2e }, e2e, ({ stats }) => ({
     passed: stats.expected,

@@ -1,6 +1,6 @@
 import type { Finding, FindingCode } from '../finding/index.ts';
 import { HITCHES } from '../friction/index.ts';
-import { threshold, type SourceId } from '../sources/index.ts';
+import { threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
 import { rigGraph, type RigGraph, type Setup } from '../rig/index.ts';
 import type { CheckItem } from './check-item.ts';
@@ -65,8 +65,11 @@ function harness({ gear, people }: Setup): CheckItem[] {
       look: 'Hair, straps, jacket and gloves near the device.',
       touch: `Lay the ${hand} hand on both brake strands below the device.`,
       question: 'Which hand brakes, and what can be pulled in?',
-      expected: `${hand === 'right' ? 'Right' : 'Left'} hand; nothing can`,
-      others: [`${hand === 'right' ? 'Left' : 'Right'} hand; nothing can`, 'Something hangs near the device'],
+      expected: `${hand === 'right' ? 'Right' : 'Left'} hand brakes; nothing can be pulled in`,
+      others: [
+        `${hand === 'right' ? 'Left' : 'Right'} hand brakes; nothing can be pulled in`,
+        'Something hangs near the device',
+      ],
       why: 'A device pulls in what lies on the rope.',
       sources: ['practice-clear-of-device'],
     }),
@@ -144,9 +147,9 @@ function ropeEnds({ situation }: Setup): CheckItem[] {
       title: 'Rope ends',
       look: `Both ends ${place}; where they cannot be seen, both knots before they were thrown.`,
       touch: 'Each knot, or the hand of the one who tied it.',
-      question: 'How many ends carry a stopper knot?',
-      expected: 'Two',
-      others: ['One', 'None'],
+      question: 'Which ends carry a stopper knot?',
+      expected: 'Both are knotted',
+      others: ['Only one is knotted', 'Neither is knotted'],
       why: 'A knot keeps the device from running off a rope that is too short.',
       sources: ['practice-ends-closed'],
     }),
@@ -298,21 +301,19 @@ function functionTests({ situation, rig }: Setup, withHitch: boolean): CheckItem
     }),
   ];
   if (!withHitch) return tests;
-  const angle: SourceId[] =
-    situation.steepness === 'low' ? ['practice-hitch-test', 'practice-hitch-angle'] : ['practice-hitch-test'];
   tests.push(
     item({
       id: 'hitch-bites',
       part: 'hitch',
       kind: 'function-test',
       title: 'Hitch bites, and lets go',
-      look: `The hand stays on the rope below the hitch.${situation.steepness === 'low' ? ' At this angle the hitch has to be pushed down.' : ''}`,
+      look: `The hand stays on the rope below the hitch.${situation.steepness === 'low' ? ' At this angle the hitch has to be pushed down.' : ' On ground this steep the hitch runs easily.'}`,
       touch: 'Let the hitch take the strands, ease the hand, then push the hitch down.',
       question: 'What did the hitch do?',
       expected: 'Gripped, then let go when pushed',
       others: ['Slipped', 'Gripped and would not let go'],
       why: 'A hitch that was not seen to bite is not a backup.',
-      sources: angle,
+      sources: ['practice-hitch-test', 'practice-hitch-angle'],
     }),
     item({
       id: 'hitch-clear',

@@ -33,7 +33,9 @@ export function fieldBounds(schema: z.ZodType): { readonly min: number; readonly
 /** A number in the unit that `quantity` names, both bounds inclusive. */
 export function measure(quantity: Quantity, min: number, max: number, label: string, hint?: string) {
   if (!(quantity in QUANTITIES)) throw new Error(`unknown quantity ${quantity}`);
-  const base = z.number({ error: ({ input }) => (input === null || input === undefined ? 'A value is needed here.' : undefined) });
+  const base = z.number({
+    error: ({ input }) => (input === null || input === undefined ? 'A value is needed here.' : undefined),
+  });
   const number = quantity === 'count' ? base.int() : base;
   return described(number.min(min).max(max), { label, quantity, ...(hint === undefined ? {} : { hint }) });
 }

@@ -1,4 +1,6 @@
 import { finding, type Finding, type PartId } from '../finding/index.ts';
+import { threshold } from '../sources/index.ts';
+import { exactly } from '../units/index.ts';
 import { descentM, GEAR_ROLES, type GearRole, type Setup } from './setup.ts';
 
 const PART_OF_ROLE: Readonly<Record<GearRole, PartId>> = {
@@ -101,7 +103,17 @@ function anchor({ situation }: Setup): Finding[] {
         subject,
         says: 'Anchor as entered: metal, and more than one point.',
         because: 'How well the points hold is not judged here.',
-        remedy: 'Look at every point and at the rope through it.',
+        remedy:
+          'Look at every point and at the rope through it. Whoever unties to thread it first pulls up about {kept} of rope, ties and clips it.',
+        numbers: [
+          {
+            key: 'kept',
+            label: 'Rope pulled up and clipped before untying',
+            quantity: 'lengthM',
+            value: exactly(threshold('ropeKeptAtAnchorM')),
+          },
+        ],
+        sources: ['practice-rope-through-rings'],
       }),
     );
   }

@@ -118,6 +118,12 @@ export const CONSTANTS = {
   jerkFactor: one(2, '1', 'a jerky rappel loads the line with at most this times body weight', 'memory-margins'),
   strengthMarginMind: one(3, '1', 'strength over load below which a part is marked Mind', 'memory-margins'),
   strengthMarginStop: one(1.5, '1', 'strength over load below which a part is marked Stop', 'memory-margins'),
+  ropeKeptAtAnchorM: one(
+    9,
+    'm',
+    'rope pulled up, tied and clipped before a rope is untied at rings',
+    'practice-rope-through-rings',
+  ),
   strandDifferenceMm: one(
     0.3,
     'mm',

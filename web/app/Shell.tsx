@@ -86,7 +86,7 @@ export function Shell() {
         <span className="rounded border border-line-2 px-1.5 text-sm text-ink-2">
           {name === 'demo' ? 'Demo' : 'My gear'}
         </span>
-        <Places className="ml-3 hidden sm:flex" linkClass="flex items-center gap-2 px-3.5 py-3" />
+        <Places className="ml-3 hidden sm:flex" linkClass="flex items-center gap-2 px-3.5 py-3 whitespace-nowrap" />
         <div className="ml-auto flex items-center gap-1">
           <SaveIndicator />
           <History />

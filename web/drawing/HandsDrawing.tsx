@@ -1,10 +1,9 @@
 import { useState } from 'react';
 import { ToggleGroup } from 'radix-ui';
-import type { Assessment } from '@core/assess';
 import type { PartId, Severity } from '@core/finding';
-import type { Setup } from '@core/rig';
 import { isSpread, printNumber, printQuantity, type Interval } from '@core/units';
 import { usePreferences } from '../app/preferences';
+import type { DrawingProps } from './Drawings';
 import { handsLayout } from './hands-layout';
 import { marksFor } from './marks';
 import { Dimension, hullPath, Label, Marker } from './parts';
@@ -13,15 +12,8 @@ import { add, mul, normal, vec, type Vec } from './vector';
 const WIDTH = 320;
 const HEIGHT = 540;
 
-interface HandsDrawingProps {
-  readonly setup: Setup;
-  readonly assessment: Assessment;
-  readonly chosen: number | null;
-  readonly onChoose: (index: number) => void;
-}
-
 /** The set-up within arm's reach, to scale: extension, device, hitch, leg loop, with the clearances the engine computed. */
-export function HandsDrawing({ setup, assessment, chosen, onChoose }: HandsDrawingProps) {
+export function HandsDrawing({ setup, assessment, chosen, onChoose }: DrawingProps) {
   const { system } = usePreferences();
   const { figures, findings } = assessment;
   const { clearance } = figures;

@@ -1,12 +1,12 @@
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import type { Assessment } from '@core/assess';
 import type { PartId } from '@core/finding';
 import type { BrakePoint } from '@core/friction';
 import type { Setup } from '@core/rig';
 import { interval, printInterval, printQuantity, type Interval } from '@core/units';
 import { usePreferences } from '../app/preferences';
+import type { DrawingProps } from './Drawings';
 import { marksFor } from './marks';
 import { Dimension, Label, Marker } from './parts';
 import { add, vec, type Vec } from './vector';
@@ -17,13 +17,6 @@ const ROPE_X = 104;
 const CHART = { left: 196, right: 304 } as const;
 const TOP = 62;
 const BOTTOM = 470;
-
-interface SiteDrawingProps {
-  readonly setup: Setup;
-  readonly assessment: Assessment;
-  readonly chosen: number | null;
-  readonly onChoose: (index: number) => void;
-}
 
 /** Force at a depth, between the points of the profile. */
 function forceAt(profile: readonly BrakePoint[], depthM: number): Interval {
@@ -40,7 +33,7 @@ function forceAt(profile: readonly BrakePoint[], depthM: number): Interval {
 }
 
 /** The place, to scale: anchor, edge, both strands with their ends, stance; and along it the force that the brake hand needs. */
-export function SiteDrawing({ setup, assessment, chosen, onChoose }: SiteDrawingProps) {
+export function SiteDrawing({ setup, assessment, chosen, onChoose }: DrawingProps) {
   const { system } = usePreferences();
   const { figures, findings } = assessment;
   const { situation, rig } = setup;
@@ -100,7 +93,7 @@ export function SiteDrawing({ setup, assessment, chosen, onChoose }: SiteDrawing
     <figure className="min-w-0">
       <figcaption className="flex min-h-11 items-center justify-between gap-3 sm:min-h-9">
         <span className="font-bold">Site</span>
-        <span className="text-sm text-ink-2">drag the climber</span>
+        <span className="no-print text-sm text-ink-2">drag the climber</span>
       </figcaption>
       <svg
         ref={svg}

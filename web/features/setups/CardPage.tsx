@@ -7,8 +7,7 @@ import { GEAR_ROLES, type GearRole, type Setup } from '@core/rig';
 import { printInterval, printQuantity } from '@core/units';
 import { NotFound } from '../../app/NotFound';
 import { usePreferences } from '../../app/preferences';
-import { HandsDrawing } from '../../drawing/HandsDrawing';
-import { SiteDrawing } from '../../drawing/SiteDrawing';
+import { Drawings } from '../../drawing/Drawings';
 import { useWorkspace } from '../../store/hooks';
 import { SEVERITY_WORDS, SeverityMark } from '../../ui/SeverityMark';
 import { verdictSentence } from './VerdictBanner';
@@ -72,8 +71,7 @@ function Card({ setup }: { setup: Setup }) {
         {setup.people.partner && `, with ${setup.people.partner.name}`}.
       </p>
       <div className="mt-2 grid grid-cols-2 gap-4 print:mx-auto print:w-[128mm]">
-        <SiteDrawing {...drawing} />
-        <HandsDrawing {...drawing} />
+        <Drawings {...drawing} />
       </div>
       <div className="mt-2 grid gap-5 sm:grid-cols-2 print:grid-cols-2">
         <dl className="grid grid-cols-[auto_1fr] gap-x-3 self-start">

@@ -60,7 +60,7 @@ function Row({
                     <th scope="row" className="py-1 pr-2 text-left font-normal">
                       {label}
                     </th>
-                    <td className="num py-1 text-right">{text}</td>
+                    <td className="num py-1 text-right text-[0.8rem] whitespace-nowrap">{text}</td>
                   </tr>
                 ))}
               </tbody>

@@ -1,6 +1,6 @@
 import { Accordion } from 'radix-ui';
 import { ChevronDown } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
+import { useId, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { z } from 'zod';
 import type { Item } from '@core/gear';
@@ -32,15 +32,7 @@ export function SetupForm({ setup, onChange }: SetupFormProps) {
         {who('partner')}
         {item('harness')}
       </Section>
-      <Section
-        id="site"
-        title="Site"
-        note={
-          situationSchema.shape.weather
-            ? `${setup.situation.weather}, ${setup.situation.steepness === 'free' ? 'hanging free' : setup.situation.steepness === 'low' ? 'low angle' : 'steep'}`
-            : ''
-        }
-      >
+      <Section id="site" title="Site" note={siteNote(setup.situation)}>
         {(Object.keys(situationSchema.shape) as (keyof Situation)[]).map(site)}
       </Section>
       <Section id="rope" title="Rope" note={gear.ropeA?.name ?? 'not chosen'}>
@@ -78,6 +70,9 @@ export function SetupForm({ setup, onChange }: SetupFormProps) {
     </Accordion.Root>
   );
 }
+
+const siteNote = ({ weather, steepness }: Situation): string =>
+  `${weather}, ${{ low: 'low angle', steep: 'steep', free: 'hanging free' }[steepness]}`;
 
 function Section({ id, title, note, children }: { id: string; title: string; note: string; children: ReactNode }) {
   return (
@@ -154,26 +149,28 @@ interface PickerProps {
 }
 
 function Picker({ label, chosen, options, onPick, addTo, addLabel }: PickerProps) {
+  const id = useId();
   const gone = chosen && !options.some((o) => o.id === chosen.id);
   const { name } = usePlace();
   return (
     <div>
-      <label className="block text-sm font-semibold">
+      <label htmlFor={id} className="block text-sm font-semibold">
         {label}
-        <select
-          className="field mt-1 font-normal"
-          value={chosen?.id ?? ''}
-          onChange={(event) => onPick(event.target.value || null)}
-        >
-          <option value="">Not chosen</option>
-          {gone && <option value={chosen.id}>{chosen.name} (not in the locker any more)</option>}
-          {options.map((o) => (
-            <option key={o.id} value={o.id}>
-              {o.name}
-            </option>
-          ))}
-        </select>
       </label>
+      <select
+        id={id}
+        className="field mt-1"
+        value={chosen?.id ?? ''}
+        onChange={(event) => onPick(event.target.value || null)}
+      >
+        <option value="">Not chosen</option>
+        {gone && <option value={chosen.id}>{chosen.name} (not in the locker any more)</option>}
+        {options.map((o) => (
+          <option key={o.id} value={o.id}>
+            {o.name}
+          </option>
+        ))}
+      </select>
       {options.length === 0 && (
         <Link
           className="inline-flex min-h-11 items-center text-sm font-semibold text-act underline"

@@ -1,14 +1,13 @@
 import { Copy, FileDown, Printer, Trash2 } from 'lucide-react';
 import { nanoid } from '@reduxjs/toolkit';
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { assess } from '@core/assess';
 import { writeSetup } from '@core/files';
 import type { Setup } from '@core/rig';
 import { NotFound } from '../../app/NotFound';
 import { usePlace } from '../../app/WorkspaceProvider';
-import { HandsDrawing } from '../../drawing/HandsDrawing';
-import { SiteDrawing } from '../../drawing/SiteDrawing';
+import { LazyDrawings } from '../../drawing/lazy';
 import { addSetup, changeSetup, removeSetup } from '../../store/edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited, fieldLeft, undone } from '../../store/workspace-slice';
@@ -16,8 +15,9 @@ import { downloadText } from '../../ui/download';
 import { useToast } from '../../ui/Toasts';
 import { StartCheck } from '../check/StartCheck';
 import { FindingList } from './FindingList';
-import { SetupForm } from './SetupForm';
 import { VerdictBanner } from './VerdictBanner';
+
+const SetupForm = lazy(() => import('./SetupForm').then((m) => ({ default: m.SetupForm })));
 
 export function SetupPage() {
   const { setupId } = useParams();
@@ -72,15 +72,19 @@ function SetupView({ setup }: { setup: Setup }) {
       </div>
       <div className="mt-4 grid gap-5 lg:grid-cols-[17rem_minmax(0,1fr)_20rem]">
         <section aria-label="Change the set-up" className={`${panel === 'form' ? '' : 'hidden'} lg:block`}>
-          <SetupForm setup={setup} onChange={change} />
+          <Suspense>
+            <SetupForm setup={setup} onChange={change} />
+          </Suspense>
         </section>
         <section aria-label="Drawing" className={`${panel === 'drawing' ? '' : 'hidden'} lg:block`}>
           <div className="grid gap-4 rounded-xl border border-line bg-surface p-3 sm:grid-cols-2">
-            <SiteDrawing {...drawing} />
-            <HandsDrawing {...drawing} />
+            <LazyDrawings {...drawing} />
           </div>
         </section>
-        <section aria-label="Findings" className={`${panel === 'findings' ? '' : 'hidden'} lg:block`}>
+        <section
+          aria-label="Findings"
+          className={`${panel === 'findings' ? '' : 'hidden'} lg:sticky lg:top-14 lg:block lg:max-h-[calc(100dvh-4rem)] lg:overflow-y-auto`}
+        >
           <FindingList findings={assessment.findings} chosen={chosen} onChoose={choose} />
         </section>
       </div>

@@ -1,0 +1,9 @@
+// npm run bench: the budgets of design.md section 8 that this version can be held to.
+import { spawnSync } from 'node:child_process';
+import { ensurePackages, root, withTypeScript } from './ensure.mjs';
+
+ensurePackages();
+const codes = [[...withTypeScript, 'scripts/bench-assess.ts'], ['scripts/load-size.mjs']].map(
+  (args) => spawnSync(process.execPath, args, { cwd: root, stdio: 'inherit' }).status ?? 1,
+);
+process.exit(Math.max(...codes));

@@ -1,0 +1,43 @@
+// JavaScript that is loaded before the first useful screen (the list of set-ups), gzip, against the budget of design.md section 8.
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { ensureBuild, ensurePackages, root } from './ensure.mjs';
+
+const BUDGET_KB = 180;
+
+ensurePackages();
+ensureBuild();
+const manifest = JSON.parse(readFileSync(join(root, 'dist/.vite/manifest.json'), 'utf8'));
+
+function load(keys) {
+  const seen = new Set();
+  const visit = (key) => {
+    if (seen.has(key)) return;
+    seen.add(key);
+    (manifest[key].imports ?? []).forEach(visit);
+  };
+  keys.forEach(visit);
+  const files = new Set([...seen].map((key) => manifest[key].file).filter((file) => file.endsWith('.js')));
+  return (
+    [...files].reduce((sum, file) => sum + gzipSync(readFileSync(join(root, 'dist', file)), { level: 9 }).length, 0) /
+    1000
+  );
+}
+
+const find = (end) => {
+  const key = Object.keys(manifest).find((k) => k.endsWith(end));
+  if (!key) throw new Error(`no ${end} in the manifest`);
+  return key;
+};
+const own = load(['index.html', find('features/setups/SetupsPage.tsx')]);
+const demo = load(['index.html', find('features/setups/SetupsPage.tsx'), find('core/samples/index.ts')]);
+const setup = load(['index.html', find('features/setups/SetupPage.tsx')]);
+const say = (name, kb) =>
+  console.log(
+    `${name.padEnd(34)}${kb.toFixed(1).padStart(8)} kB gzip   ${kb <= BUDGET_KB ? 'within' : 'OVER'} ${BUDGET_KB} kB`,
+  );
+say('first load, own workspace', own);
+say('first load, demo', demo);
+say('first load straight to a set-up', setup);
+process.exitCode = Math.max(own, demo, setup) <= BUDGET_KB ? 0 : 1;

@@ -1,0 +1,90 @@
+// Refreshes docs/screenshots/ from the demo data. Run after `npm run build`, with the server of `npm run demo` on port 4173.
+import { mkdirSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+
+const base = process.env.ZEVRIN_URL ?? 'http://localhost:4173';
+const out = new URL('../docs/screenshots/', import.meta.url).pathname;
+mkdirSync(out, { recursive: true });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--no-first-run',
+  ],
+});
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+async function at(viewport, path, file, act = async () => undefined) {
+  const context = await browser.newContext({ viewport, colorScheme: 'light', timezoneId: 'UTC' });
+  const page = await context.newPage();
+  await page.goto(base + path);
+  await page.locator('main').first().waitFor();
+  await page.waitForTimeout(1200);
+  await act(page);
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: out + file });
+  await context.close();
+}
+
+/** Answers the item on a half with the answer that the record expects. */
+async function see(page, who, good = true) {
+  const half = page.locator(`[data-half="${who}"]`);
+  const known = [
+    'All stay closed, none slips',
+    'Right hand brakes; nothing can be pulled in',
+    'Metal only; the points behind are sound',
+  ];
+  for (const button of await half.getByRole('button').all()) {
+    if (known.includes(await button.innerText()) === good) return button.click();
+  }
+  throw new Error('no such answer');
+}
+const startCheck = async (page) => {
+  await page.getByRole('button', { name: 'Check before use' }).click();
+  await page.getByRole('button', { name: /Face to face/ }).click();
+  await page.locator('[data-half="climber"]').waitFor();
+};
+const both = async (page) => {
+  await see(page, 'climber');
+  await see(page, 'partner');
+};
+
+await at(DESK, '/demo/locker', 'locker.png');
+await at(DESK, '/demo/setups/setup-high-span', 'setup.png');
+await at(PHONE, '/demo/setups/setup-high-span', 'setup-phone.png', (page) =>
+  page.getByRole('button', { name: /^Findings/ }).click(),
+);
+await at(PHONE, '/demo/setups/setup-low-span', 'check-face-to-face.png', async (page) => {
+  await startCheck(page);
+  await both(page);
+  await see(page, 'climber');
+});
+await at(PHONE, '/demo/setups/setup-low-span', 'check-failed.png', async (page) => {
+  await startCheck(page);
+  await both(page);
+  await see(page, 'partner', false);
+});
+const checked = async (page) => {
+  await startCheck(page);
+  await both(page);
+  await see(page, 'partner', false);
+  await page.getByLabel('What was put right?').fill('Scarf tucked in');
+  await page.getByRole('button', { name: /Put right/ }).click();
+  await both(page);
+  await page.getByRole('button', { name: 'End', exact: true }).click();
+  await page.getByRole('button', { name: 'End it' }).click();
+};
+await at(DESK, '/demo/setups/setup-low-span', 'record.png', checked);
+await at(DESK, '/demo/setups/setup-low-span', 'log.png', async (page) => {
+  await checked(page);
+  await page.getByRole('link', { name: 'Log', exact: true }).click();
+});
+await at({ width: 800, height: 1130 }, '/demo/setups/setup-high-span/card', 'card.png', (page) =>
+  page.emulateMedia({ media: 'print' }),
+);
+await browser.close();
