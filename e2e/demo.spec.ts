@@ -85,6 +85,8 @@ test('check face to face: both answer, a failure is put right and checked again,
   await page.reload();
   await expect(page.locator('[data-half="climber"]')).toContainText('Nobody goes down like this');
   await page.getByLabel('What was put right?').fill('Scarf tucked in');
+  await page.reload();
+  await expect(page.getByLabel('What was put right?')).toHaveValue('Scarf tucked in');
   await page.getByRole('button', { name: /Put right/ }).click();
 
   // Both look again: the confirmation of one side alone does not close it.

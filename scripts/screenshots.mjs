@@ -73,7 +73,7 @@ const checked = async (page) => {
   await startCheck(page);
   await both(page);
   await see(page, 'partner', false);
-  await page.getByLabel('What was put right?').fill('Scarf tucked in');
+  await page.getByLabel('What was put right?').fill('Showed the hand and tucked the scarf in');
   await page.getByRole('button', { name: /Put right/ }).click();
   await both(page);
   await page.getByRole('button', { name: 'End', exact: true }).click();

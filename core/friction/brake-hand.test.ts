@@ -104,6 +104,15 @@ describe('brakeHand', () => {
     expect(codes({})).not.toContain('friction.conditions');
   });
 
+  it('names unlike sheaths as such, and widens the interval', () => {
+    const mixed = { ropeB: { ...club.longRope, id: 'b', sheath: 'fuzzy' as const } };
+    expect(brakeHand({ ...base, ...mixed }).find((f) => f.code === 'friction.conditions')!.because).toContain(
+      'not alike',
+    );
+    const width = (i: { low: number; high: number }) => i.high - i.low;
+    expect(width(brakeFigures({ ...base, ...mixed }).bottomN)).toBeGreaterThan(width(brakeFigures(base).bottomN));
+  });
+
   it('works hardest at the bottom and least at the top', () => {
     const { profile, topN, bottomN } = brakeFigures(base);
     profile.slice(1).forEach((point, i) => expect(point.forceN.best).toBeGreaterThanOrEqual(profile[i]!.forceN.best));

@@ -3,7 +3,7 @@ import { diameterOf, linearDensityKgPerM, type Device, type Person, type Rope } 
 import { threshold } from '../sources/index.ts';
 import { plus, ratioIndependent, type Interval } from '../units/index.ts';
 import { brakeForceN, handForceN } from './brake-force.ts';
-import { frictionShifts, type Weather } from './conditions.ts';
+import { frictionShifts, sheathOfBoth, type Weather } from './conditions.ts';
 import { tubeExponent } from './tube.ts';
 
 export interface BrakeHandInput {
@@ -44,17 +44,13 @@ const PROFILE_STEPS = 24;
 const HAND_BELOW_RAD = Math.PI;
 const HAND_ABOVE_RAD = 0;
 
-function sheathOf({ ropeA, ropeB }: BrakeHandInput): Rope['sheath'] {
-  return ropeB && ropeB.sheath !== ropeA.sheath ? 'unknown' : ropeA.sheath;
-}
-
 /** All forces of the brake hand along the descent. */
 export function brakeFigures(input: BrakeHandInput): BrakeFigures {
   const { climber, device, ropeA, ropeB, weather, descentM, extraConnector } = input;
   const strandB = ropeB ?? ropeA;
   const ropeKgPerM = plus(linearDensityKgPerM(ropeA), linearDensityKgPerM(strandB));
   const diameterMm = Math.min(diameterOf(ropeA).diameterMm.best, diameterOf(strandB).diameterMm.best);
-  const conditions = { weather, sheath: sheathOf(input), wear: device.wear };
+  const conditions = { weather, sheath: sheathOfBoth(input.ropeA, input.ropeB), wear: device.wear };
   const forceAt = (depthM: number, lipRad: number, extra: boolean) =>
     brakeForceN({
       massKg: climber.massKg,
@@ -177,7 +173,7 @@ function heldBack({ extraConnector }: BrakeHandInput, figures: BrakeFigures): Fi
       subject: ['brakeHand', 'device'],
       says: 'At the top the rope brakes by itself: it has to be fed.',
       because:
-        'The rope below weighs so much that the hand need is {top~} there. A light person gets stuck and is tempted to open the hitch.',
+        'The rope below weighs so much that the hand needs only {top~} there. A light person gets stuck and is tempted to open the hitch.',
       remedy: `Feed rope up through the device with the hitch in hand${extraConnector ? ', or leave out the second connector' : ''}; do not take the hitch off to get going.`,
       numbers: [force('top', 'Needed at the top', figures.topN)],
     }),
@@ -185,7 +181,11 @@ function heldBack({ extraConnector }: BrakeHandInput, figures: BrakeFigures): Fi
 }
 
 function conditions(input: BrakeHandInput): Finding[] {
-  const shifts = frictionShifts({ weather: input.weather, sheath: sheathOf(input), wear: input.device.wear });
+  const shifts = frictionShifts({
+    weather: input.weather,
+    sheath: sheathOfBoth(input.ropeA, input.ropeB),
+    wear: input.device.wear,
+  });
   if (shifts.length === 0) return [];
   const percent = shifts.map(({ factor }, i) => ({
     key: `shift${i}`,

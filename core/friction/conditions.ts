@@ -6,7 +6,8 @@ export type Weather = 'dry' | 'wet' | 'icy';
 
 export interface Conditions {
   readonly weather: Weather;
-  readonly sheath: Rope['sheath'];
+  /** `mixed`: two ropes whose sheaths are not alike. */
+  readonly sheath: Rope['sheath'] | 'mixed';
   readonly wear: Device['wear'];
 }
 
@@ -28,9 +29,9 @@ export function frictionShifts({ weather, sheath, wear }: Conditions): FrictionS
   if (sheath === 'new-treated')
     shifts.push({ says: 'the sheath is new and treated', factor: constant('muFactorNewTreated') });
   if (sheath === 'fuzzy') shifts.push({ says: 'the sheath is fuzzy', factor: constant('muFactorFuzzy') });
-  if (sheath === 'unknown') {
+  if (sheath === 'unknown' || sheath === 'mixed') {
     shifts.push({
-      says: 'the sheath is not known',
+      says: sheath === 'mixed' ? 'the two sheaths are not alike' : 'the sheath is not known',
       factor: hull(constant('muFactorNewTreated'), constant('muFactorFuzzy')),
     });
   }
@@ -43,3 +44,7 @@ export function frictionShifts({ weather, sheath, wear }: Conditions): FrictionS
   }
   return shifts;
 }
+
+/** Sheath to reckon with for one folded rope or two joined ones. */
+export const sheathOfBoth = (ropeA: Rope, ropeB: Rope | null): Conditions['sheath'] =>
+  ropeB && ropeB.sheath !== ropeA.sheath ? 'mixed' : ropeA.sheath;

@@ -2,7 +2,7 @@ import { finding, type Finding, type FindingNumber } from '../finding/index.ts';
 import { diameterOf, type Cord, type Harness, type Person, type Rope } from '../gear/index.ts';
 import { constant, threshold } from '../sources/index.ts';
 import { exactly, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../units/index.ts';
-import type { Weather } from './conditions.ts';
+import { sheathOfBoth, type Weather } from './conditions.ts';
 import { cordStrengthKn, hitchGripMargin } from './hitch-grip.ts';
 
 export const HITCHES = {
@@ -53,7 +53,7 @@ function ropeDiameterMm({ ropeA, ropeB }: HitchInput): number {
 
 function grip(input: HitchInput): Finding {
   const { cord, ropeA, ropeB, weather } = input;
-  const sheath = ropeB && ropeB.sheath !== ropeA.sheath ? 'unknown' : ropeA.sheath;
+  const sheath = sheathOfBoth(ropeA, ropeB);
   const cordDiameterMm = diameterOf(cord).diameterMm.best;
   const margin = hitchGripMargin({
     cordDiameterMm,

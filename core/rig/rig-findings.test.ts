@@ -46,7 +46,7 @@ describe('extensionStrength', () => {
   };
   it.each([
     [22, 1, 'rig.extension-strength clear'],
-    [9, 1, 'rig.extension-strength mind'],
+    [6, 1, 'rig.extension-strength mind'],
     [5, 1, 'rig.extension-strength stop'],
     [null, 0, 'rig.extension-strength-unknown untested'],
   ] as const)('%s kN with %s knots: %s', (kn, knots, expected) => expect(strength(kn, knots)).toBe(expected));

@@ -116,7 +116,7 @@ export const CONSTANTS = {
   hitchClearanceMarginMm: one(30, 'mm', 'clearance asked for between hitch and device', 'memory-margins'),
   ropeEndMarginM: one(1, 'm', 'rope asked for below the stance', 'memory-margins'),
   jerkFactor: one(2, '1', 'a jerky rappel loads the line with at most this times body weight', 'memory-margins'),
-  strengthMarginMind: one(3, '1', 'strength over load below which a part is marked Mind', 'memory-margins'),
+  strengthMarginMind: one(2, '1', 'strength over load below which a part is marked Mind', 'memory-margins'),
   strengthMarginStop: one(1.5, '1', 'strength over load below which a part is marked Stop', 'memory-margins'),
   ropeKeptAtAnchorM: one(
     9,

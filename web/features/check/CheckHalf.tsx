@@ -1,8 +1,9 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { answersInOrder, type CheckItem } from '@core/check';
 import { fillTemplate } from '@core/finding';
 import type { CheckRecord, ItemStatus, Who } from '@core/log';
 import { usePreferences } from '../../app/preferences';
+import { draftStore } from '../../ui/draft';
 import { SeverityMark } from '../../ui/SeverityMark';
 
 interface CheckHalfProps {
@@ -44,7 +45,12 @@ export function CheckHalf({ record, item, status, who, name, turned, onAnswer, o
       </p>
       <h2 className="text-xl leading-tight">{item.title}</h2>
       {status.state === 'failed' ? (
-        <Repair answer={say(status.failedAnswer!)} fixer={who === 'climber'} onFixed={onFixed} />
+        <Repair
+          draftKey={`${record.id}/${item.id}`}
+          answer={say(status.failedAnswer!)}
+          fixer={who === 'climber'}
+          onFixed={onFixed}
+        />
       ) : (
         <>
           <p className="mt-1">{say(item.look)}</p>
@@ -78,8 +84,20 @@ export function CheckHalf({ record, item, status, who, name, turned, onAnswer, o
   );
 }
 
-function Repair({ answer, fixer, onFixed }: { answer: string; fixer: boolean; onFixed: (note: string) => void }) {
-  const [note, setNote] = useState('');
+interface RepairProps {
+  readonly draftKey: string;
+  readonly answer: string;
+  /** The half on which the repair is written down; one note is enough. */
+  readonly fixer: boolean;
+  readonly onFixed: (note: string) => void;
+}
+
+function Repair({ draftKey, answer, fixer, onFixed }: RepairProps) {
+  const draft = useMemo(() => draftStore(`repair/${draftKey}`), [draftKey]);
+  const [note, setNote] = useState(() => {
+    const kept = draft.read()?.note;
+    return typeof kept === 'string' ? kept : '';
+  });
   return (
     <div className="mt-2 grid gap-2">
       <p className="flex items-start gap-2 text-stop">
@@ -93,7 +111,9 @@ function Repair({ answer, fixer, onFixed }: { answer: string; fixer: boolean; on
           className="grid gap-2"
           onSubmit={(event) => {
             event.preventDefault();
-            if (note.trim()) onFixed(note.trim());
+            if (!note.trim()) return;
+            draft.clear();
+            onFixed(note.trim());
           }}
         >
           <label className="font-semibold">
@@ -102,7 +122,10 @@ function Repair({ answer, fixer, onFixed }: { answer: string; fixer: boolean; on
               className="field mt-1"
               value={note}
               maxLength={500}
-              onChange={(event) => setNote(event.target.value)}
+              onChange={(event) => {
+                setNote(event.target.value);
+                draft.write({ note: event.target.value });
+              }}
             />
           </label>
           <button type="submit" className="btn btn-act" disabled={note.trim() === ''}>

@@ -101,7 +101,7 @@ function Card({ setup }: { setup: Setup }) {
           ))}
         </ul>
       )}
-      <h2 className="mt-3 print:text-sm">At the rope</h2>
+      <h2 className="mt-3 print:text-sm">{verdict === 'stop' ? 'At the rope, once no Stop is left' : 'At the rope'}</h2>
       <ol className="columns-1 gap-5 sm:columns-2 print:columns-2">
         {items.map((item) => (
           <li key={item.id} className="flex break-inside-avoid items-start gap-2 py-0.5">
