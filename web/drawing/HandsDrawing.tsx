@@ -3,7 +3,7 @@ import { ToggleGroup } from 'radix-ui';
 import type { PartId, Severity } from '@core/finding';
 import { isSpread, printNumber, printQuantity, type Interval } from '@core/units';
 import { usePreferences } from '../app/preferences';
-import type { DrawingProps } from './Drawings';
+import type { DrawingProps } from './drawing-props';
 import { handsLayout } from './hands-layout';
 import { marksFor } from './marks';
 import { Dimension, hullPath, Label, Marker } from './parts';

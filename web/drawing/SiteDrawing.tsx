@@ -6,7 +6,7 @@ import type { BrakePoint } from '@core/friction';
 import type { Setup } from '@core/rig';
 import { interval, printInterval, printQuantity, type Interval } from '@core/units';
 import { usePreferences } from '../app/preferences';
-import type { DrawingProps } from './Drawings';
+import type { DrawingProps } from './drawing-props';
 import { marksFor } from './marks';
 import { Dimension, Label, Marker } from './parts';
 import { add, vec, type Vec } from './vector';

@@ -1,5 +1,5 @@
 import { lazy, Suspense } from 'react';
-import type { DrawingProps } from './Drawings';
+import type { DrawingProps } from './drawing-props';
 
 const Loaded = lazy(() => import('./Drawings').then((m) => ({ default: m.Drawings })));
 

@@ -1,5 +1,5 @@
 import { Toast } from 'radix-ui';
-import type { Message } from './Toasts';
+import type { Message } from './message';
 
 /** The messages themselves; a part of its own, loaded with the first message. */
 export function ToastViewport({ messages, onGone }: { messages: readonly Message[]; onGone: (id: number) => void }) {

@@ -1,10 +1,6 @@
 import { createContext, lazy, Suspense, use, useCallback, useState, type ReactNode } from 'react';
+import type { Message } from './message';
 
-export interface Message {
-  readonly id: number;
-  readonly text: string;
-  readonly action?: { readonly label: string; readonly run: () => void };
-}
 type Say = (text: string, action?: Message['action']) => void;
 const Context = createContext<Say>(() => undefined);
 const ToastViewport = lazy(() => import('./ToastViewport').then((m) => ({ default: m.ToastViewport })));
