@@ -10,6 +10,7 @@ const VIEWS = [
   '/demo/locker',
   '/demo/locker/device/device-culvert',
   '/demo/locker/person/new',
+  '/demo/fit',
   '/demo/log',
   '/demo/log/use/new',
   '/demo/files',

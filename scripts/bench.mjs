@@ -3,7 +3,9 @@ import { spawnSync } from 'node:child_process';
 import { ensurePackages, root, withTypeScript } from './ensure.mjs';
 
 ensurePackages();
-const codes = [[...withTypeScript, 'scripts/bench-assess.ts'], ['scripts/load-size.mjs']].map(
-  (args) => spawnSync(process.execPath, args, { cwd: root, stdio: 'inherit' }).status ?? 1,
-);
+const codes = [
+  [...withTypeScript, 'scripts/bench-assess.ts'],
+  [...withTypeScript, 'scripts/bench-fit.ts'],
+  ['scripts/load-size.mjs'],
+].map((args) => spawnSync(process.execPath, args, { cwd: root, stdio: 'inherit' }).status ?? 1);
 process.exit(Math.max(...codes));

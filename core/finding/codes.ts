@@ -11,6 +11,7 @@ export interface FindingCodeEntry {
 const entry = (title: string, test: string, ...sources: SourceId[]): FindingCodeEntry => ({ title, test, sources });
 
 const FIT = 'core/fit/rope-in-device.test.ts';
+const FAMILY = 'core/fit/family-rules.test.ts';
 const STRANDS = 'core/fit/strands-alike.test.ts';
 const HAND = 'core/friction/brake-hand.test.ts';
 const HITCH = 'core/friction/hitch-findings.test.ts';
@@ -49,6 +50,19 @@ export const FINDING_CODES = {
   'fit.thin-rope-plain-tube': entry('Thin rope in a tube without grooves', FIT, 'practice-thin-rope-tube'),
   'fit.strands-unlike': entry('Two strands of unlike rope', STRANDS, 'practice-unlike-strands'),
 
+  'fit.job-not-for-family': entry('Device is not made for this job', FAMILY, 'practice-families'),
+  'fit.job-only-if-declared': entry('Device serves this job only where its maker says so', FAMILY, 'practice-families'),
+  'fit.one-strand-only': entry('Device takes one strand only', FAMILY, 'practice-families'),
+  'fit.one-person-only': entry('Device is made for one person', FAMILY, 'practice-families'),
+  'fit.aid-only': entry('Device helps upwards and holds nobody', FAMILY, 'practice-families'),
+  'fit.guide-mode-thin': entry('Thin rope in guide mode', FAMILY, 'practice-guide-mode'),
+  'fit.cam-brakes-less': entry('Assisted cam brakes less on this rope', FAMILY, 'practice-assisted-cam'),
+  'fit.multi-slips': entry('Multi-ascender slips on this rope', FAMILY, 'practice-multi-ascender'),
+  'fit.multi-needs-tuning': entry('Multi-ascender must be tuned to this rope', FAMILY, 'practice-multi-ascender'),
+  'fit.multi-soft-sheath': entry('Sheath changes how the multi-ascender runs', FAMILY, 'practice-multi-ascender'),
+  'fit.groove': entry('Which groove of the plate', FAMILY, 'practice-two-sided-plate'),
+  'fit.teeth': entry('Teeth on the sheath in a fall', FAMILY, 'practice-teeth'),
+  'friction.not-modelled': entry('Braking of this family is not computed', HAND, 'practice-families'),
   'friction.hand-holds': entry('Brake hand holds along the whole descent', HAND, 'euler-eytelwein', 'memory-friction'),
   'friction.hand-close': entry(
     'Brake hand may not be enough',

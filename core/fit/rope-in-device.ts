@@ -1,31 +1,16 @@
-import { finding, SEVERITIES, type Finding, type PartId } from '../finding/index.ts';
-import {
-  diameterOf,
-  JOBS,
-  ROPE_CONSTRUCTIONS,
-  type Declaration,
-  type Device,
-  type Job,
-  type Rope,
-} from '../gear/index.ts';
+import { finding, SEVERITIES, type Finding } from '../finding/index.ts';
+import { diameterOf, JOBS, ROPE_CONSTRUCTIONS, type Declaration } from '../gear/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
-
-export interface RopeInDeviceInput {
-  readonly job: Job;
-  readonly strands: Declaration['strands'];
-  readonly rope: Rope;
-  /** Which strand of the set-up this rope is. */
-  readonly part: PartId;
-  readonly device: Device;
-}
+import { familyRules } from './family-rules.ts';
+import type { RopeInDeviceInput } from './rope-in-device-input.ts';
 
 /**
- * Does this rope fit this device for this job? A diameter outside the declared range is *stop*, one within its own uncertainty of
+ * Does this rope fit this device for this job? By what the maker declares and by what its family is known for. A diameter outside the declared range is *stop*, one within its own uncertainty of
  * a limit is *mind*, no declared range is *not tested*. The measured diameter beats the label (see `diameterOf`).
  */
 export function ropeInDevice(input: RopeInDeviceInput): Finding[] {
-  return [byDeclaration(input), ...thinRopeInPlainTube(input)];
+  return [byDeclaration(input), ...familyRules(input), ...thinRopeInPlainTube(input)];
 }
 
 function byDeclaration(input: RopeInDeviceInput): Finding {

@@ -15,6 +15,7 @@ const base: BrakeHandInput = {
   descentM: 24,
   backupStands: true,
 };
+const figures = (input: BrakeHandInput) => brakeFigures(input)!;
 const main = (change: Partial<BrakeHandInput>) => brakeHand({ ...base, ...change })[0]!;
 const codes = (change: Partial<BrakeHandInput>) => brakeHand({ ...base, ...change }).map((f) => f.code);
 
@@ -32,7 +33,7 @@ describe('brakeForceN', () => {
 describe('tubeExponent', () => {
   const at = (change: Partial<Parameters<typeof tubeExponent>[0]>) =>
     tubeExponent({
-      family: 'tube-plain',
+      grooved: false,
       conditions: { weather: 'dry', sheath: 'smooth', wear: 'new' },
       diameterMm: 10,
       extraConnector: false,
@@ -46,7 +47,7 @@ describe('tubeExponent', () => {
   });
 
   it('grows with grooves and with a second connector, falls with ice', () => {
-    expect(at({ family: 'tube-grooved' }).best).toBeGreaterThan(at({}).best);
+    expect(at({ grooved: true }).best).toBeGreaterThan(at({}).best);
     expect(at({ extraConnector: true }).best).toBeGreaterThan(at({}).best);
     expect(at({ conditions: { weather: 'icy', sheath: 'smooth', wear: 'new' } }).best).toBeLessThan(at({}).best);
   });
@@ -104,17 +105,25 @@ describe('brakeHand', () => {
     expect(codes({})).not.toContain('friction.conditions');
   });
 
+  it('does not guess the braking of a family that is not computed', () => {
+    const eight = { device: { ...club.groovedTube, family: 'plain-eight' as const } };
+    expect(brakeHand({ ...base, ...eight }).map((f) => `${f.code} ${f.severity}`)).toEqual([
+      'friction.not-modelled untested',
+    ]);
+    expect(brakeFigures({ ...base, ...eight })).toBeNull();
+  });
+
   it('names unlike sheaths as such, and widens the interval', () => {
     const mixed = { ropeB: { ...club.longRope, id: 'b', sheath: 'fuzzy' as const } };
     expect(brakeHand({ ...base, ...mixed }).find((f) => f.code === 'friction.conditions')!.because).toContain(
       'not alike',
     );
     const width = (i: { low: number; high: number }) => i.high - i.low;
-    expect(width(brakeFigures({ ...base, ...mixed }).bottomN)).toBeGreaterThan(width(brakeFigures(base).bottomN));
+    expect(width(figures({ ...base, ...mixed }).bottomN)).toBeGreaterThan(width(figures(base).bottomN));
   });
 
   it('works hardest at the bottom and least at the top', () => {
-    const { profile, topN, bottomN } = brakeFigures(base);
+    const { profile, topN, bottomN } = figures(base);
     profile.slice(1).forEach((point, i) => expect(point.forceN.best).toBeGreaterThanOrEqual(profile[i]!.forceN.best));
     expect(profile[0]!.forceN).toEqual(topN);
     expect(profile.at(-1)!.forceN).toEqual(bottomN);
@@ -125,7 +134,7 @@ describe('brakeHand', () => {
     fc.assert(
       fc.property(diameter, diameter, fc.constantFrom(club.groovedTube, club.plainTube), (a, b, device) => {
         const need = (measuredDiameterMm: number) =>
-          brakeFigures({ ...base, device, ropeA: { ...club.longRope, measuredDiameterMm } }).bottomN;
+          figures({ ...base, device, ropeA: { ...club.longRope, measuredDiameterMm } }).bottomN;
         const [thin, thick] = [need(Math.min(a, b)), need(Math.max(a, b))];
         expect(thin.best).toBeGreaterThanOrEqual(thick.best - 1e-9);
         expect(thin.high).toBeGreaterThanOrEqual(thick.high - 1e-9);

@@ -1,5 +1,5 @@
 import { finding, type Finding, type FindingNumber } from '../finding/index.ts';
-import { diameterOf, linearDensityKgPerM, type Device, type Person, type Rope } from '../gear/index.ts';
+import { diameterOf, linearDensityKgPerM, traitsOf, type Device, type Person, type Rope } from '../gear/index.ts';
 import { threshold } from '../sources/index.ts';
 import { plus, ratioIndependent, type Interval } from '../units/index.ts';
 import { brakeForceN, handForceN } from './brake-force.ts';
@@ -44,9 +44,11 @@ const PROFILE_STEPS = 24;
 const HAND_BELOW_RAD = Math.PI;
 const HAND_ABOVE_RAD = 0;
 
-/** All forces of the brake hand along the descent. */
-export function brakeFigures(input: BrakeHandInput): BrakeFigures {
+/** All forces of the brake hand along the descent; null for a family whose braking is not computed. */
+export function brakeFigures(input: BrakeHandInput): BrakeFigures | null {
   const { climber, device, ropeA, ropeB, weather, descentM, extraConnector } = input;
+  const { brake } = traitsOf(device.family);
+  if (brake === null) return null;
   const strandB = ropeB ?? ropeA;
   const ropeKgPerM = plus(linearDensityKgPerM(ropeA), linearDensityKgPerM(strandB));
   const diameterMm = Math.min(diameterOf(ropeA).diameterMm.best, diameterOf(strandB).diameterMm.best);
@@ -54,7 +56,13 @@ export function brakeFigures(input: BrakeHandInput): BrakeFigures {
   const forceAt = (depthM: number, lipRad: number, extra: boolean) =>
     brakeForceN({
       massKg: climber.massKg,
-      exponent: tubeExponent({ family: device.family, conditions, diameterMm, extraConnector: extra, lipRad }),
+      exponent: tubeExponent({
+        grooved: brake === 'grooved-tube',
+        conditions,
+        diameterMm,
+        extraConnector: extra,
+        lipRad,
+      }),
       ropeKgPerM,
       hangingM: Math.max(0, descentM - depthM),
     });
@@ -77,6 +85,18 @@ export function brakeFigures(input: BrakeHandInput): BrakeFigures {
 /** Findings about the brake hand: enough along the descent, above the device, held back by the rope, and what shifts friction. */
 export function brakeHand(input: BrakeHandInput): Finding[] {
   const figures = brakeFigures(input);
+  if (figures === null) {
+    return [
+      finding({
+        code: 'friction.not-modelled',
+        severity: 'untested',
+        subject: ['device', 'brakeHand'],
+        says: `How hard ${input.device.name} must be braked is not computed.`,
+        because: `Zevrin computes tubes so far, not this family (${traitsOf(input.device.family).label.toLowerCase()}).`,
+        remedy: 'Try it low above the ground with the hitch in place, or take a tube.',
+      }),
+    ];
+  }
   return [
     alongTheDescent(input, figures),
     ...aboveTheDevice(input, figures),

@@ -1,11 +1,11 @@
-import type { Device } from '../gear/index.ts';
 import { constant } from '../sources/index.ts';
 import { exactly, interval, timesIndependent, type Interval } from '../units/index.ts';
 import { effectiveAngleRad } from './capstan.ts';
 import { frictionShifts, type Conditions } from './conditions.ts';
 
 export interface TubeInput {
-  readonly family: Device['family'];
+  /** Brake grooves in the lip. */
+  readonly grooved: boolean;
   readonly conditions: Conditions;
   /** Diameter of one strand, mm, 5 to 16; the thinner one of two. */
   readonly diameterMm: number;
@@ -39,9 +39,8 @@ function thinness(diameterMm: number): Interval {
 export function tubeExponent(input: TubeInput): Interval {
   const groove = constant('grooveAngleDeg');
   const extra = input.extraConnector ? constant('extraConnectorRad') : exactly(0);
-  const grooved = input.family === 'tube-grooved';
   const angle = (grooveDeg: number, extraRad: number) =>
-    Math.PI + extraRad + effectiveAngleRad(input.lipRad, grooved ? (grooveDeg * Math.PI) / 180 : Math.PI);
+    Math.PI + extraRad + effectiveAngleRad(input.lipRad, input.grooved ? (grooveDeg * Math.PI) / 180 : Math.PI);
   const angleRad = interval(
     angle(groove.high, extra.low),
     angle(groove.best, extra.best),

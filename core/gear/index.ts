@@ -14,7 +14,6 @@ export {
   connectorSchema,
   cordSchema,
   declarationSchema,
-  DEVICE_FAMILIES,
   deviceSchema,
   harnessSchema,
   ITEM_SCHEMAS,
@@ -34,6 +33,16 @@ export {
   type RopeConstruction,
   type Sling,
 } from './items.ts';
-export { JOBS, type Job } from './jobs.ts';
+export {
+  DEFEATS,
+  DEVICE_FAMILIES,
+  FAMILIES,
+  FAMILY_KEYS,
+  traitsOf,
+  type Defeat,
+  type Family,
+  type FamilyTraits,
+} from './families.ts';
+export { JOB_FACTS, JOB_KEYS, JOBS, type Job, type JobFacts } from './jobs.ts';
 export { diameterOf, linearDensityKgPerM, ropeLengthM, type DiameterReading } from './measured.ts';
 export { personSchema, type Person } from './person.ts';

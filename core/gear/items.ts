@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { choice, idSchema, line, measure, note, yesNo } from './fields.ts';
+import { DEVICE_FAMILIES } from './families.ts';
 import { JOBS } from './jobs.ts';
 
 const common = {
@@ -128,11 +129,6 @@ export const declarationSchema = z
     path: ['maxDiameterMm'],
     message: 'The upper limit is below the lower one.',
   });
-
-export const DEVICE_FAMILIES = {
-  'tube-grooved': 'Tube with brake grooves',
-  'tube-plain': 'Tube without grooves',
-} as const;
 
 export const deviceSchema = z.strictObject({
   ...common,

@@ -179,6 +179,86 @@ export const plainTube: Device = {
   ],
   note: 'Oldest tube of the club.',
 };
+type Declared = Device['declarations'][number];
+const declared = (
+  job: Declared['job'],
+  strands: Declared['strands'],
+  minDiameterMm: number,
+  maxDiameterMm: number,
+  constructions: Declared['constructions'] = ['single'],
+): Declared => ({ job, strands, constructions, minDiameterMm, maxDiameterMm });
+const hardware = { kind: 'device', maker: 'Hobbin Forge', wear: 'used', note: '' } as const;
+/** Devices of other families, for the map of fits. */
+export const otherDevices: readonly Device[] = [
+  {
+    ...hardware,
+    id: 'device-weir',
+    name: 'Weir guide plate',
+    family: 'guide-plate',
+    declarations: [
+      declared('belay-second', 'one', 8.7, 11),
+      declared('belay-seconds', 'two', 7.5, 9.2, ['half', 'twin']),
+      declared('belay-leader', 'one', 8.7, 11),
+      declared('belay-top-rope', 'one', 8.7, 11),
+      declared('rappel-double', 'two', 7.5, 11, ['single', 'half', 'twin']),
+    ],
+  },
+  {
+    ...hardware,
+    id: 'device-sill',
+    name: 'Sill cam',
+    family: 'assisted-cam',
+    declarations: [
+      declared('belay-top-rope', 'one', 8.9, 11),
+      declared('belay-leader', 'one', 8.9, 11),
+      declared('lower', 'one', 8.9, 11),
+      declared('rappel-single', 'one', 8.9, 11, ['single', 'low-stretch']),
+      declared('belay-second', 'one', 8.9, 11),
+    ],
+  },
+  {
+    ...hardware,
+    id: 'device-stile',
+    name: 'Stile eight, eared',
+    family: 'eared-eight',
+    declarations: [
+      declared('rappel-double', 'two', 8, 12, ['single', 'half', 'low-stretch']),
+      declared('rappel-single', 'one', 9, 13, ['single', 'low-stretch']),
+      declared('rappel-fixed', 'one', 9, 13, ['single', 'low-stretch']),
+    ],
+  },
+  {
+    ...hardware,
+    id: 'device-lintel',
+    name: 'Lintel plate',
+    family: 'two-sided-plate',
+    wear: 'new',
+    declarations: [
+      declared('rappel-single', 'one', 7.5, 11.5, ['single', 'low-stretch', 'half']),
+      declared('tree-stationary', 'one', 9.5, 11.5, ['low-stretch']),
+    ],
+  },
+  {
+    ...hardware,
+    id: 'device-bough',
+    name: 'Bough multi-ascender',
+    family: 'multi-ascender',
+    declarations: [
+      declared('tree-stationary', 'one', 10, 13, ['low-stretch']),
+      declared('ascend', 'one', 10, 13, ['low-stretch']),
+    ],
+  },
+  {
+    ...hardware,
+    id: 'device-burr',
+    name: 'Burr clamp',
+    family: 'clamp-toothed',
+    declarations: [
+      declared('ascend', 'one', 8, 12, ['single', 'low-stretch']),
+      declared('self-belay-top-rope', 'one', 8, 11),
+    ],
+  },
+];
 export const surveyHarness: Harness = {
   id: 'harness-survey',
   kind: 'harness',
@@ -204,6 +284,7 @@ export const clubItems: readonly Item[] = [
   thickRope,
   groovedTube,
   plainTube,
+  ...otherDevices,
   pear,
   secondPear,
   smallD,

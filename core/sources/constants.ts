@@ -66,6 +66,19 @@ export const CONSTANTS = {
     'memory-rope-length',
   ),
   thinRopeMm: one(9, 'mm', 'below this a rope is thin for a tube without grooves', 'practice-thin-rope-tube'),
+  // families
+  guideModeThinMm: one(8.7, 'mm', 'rope below which a guide mode can flip and pinch', 'practice-guide-mode'),
+  camThinMm: one(9.4, 'mm', 'rope below which an assisted cam brakes noticeably less', 'practice-assisted-cam'),
+  multiSlipsMm: one(9.5, 'mm', 'rope up to which a multi-ascender slips even when tuned', 'practice-multi-ascender'),
+  multiTunedMm: one(11, 'mm', 'rope below which a multi-ascender works only after tuning', 'practice-multi-ascender'),
+  grooveThinMm: one(8, 'mm', 'rope for the V groove of a two-sided plate', 'practice-two-sided-plate'),
+  grooveThickMm: one(
+    9.5,
+    'mm',
+    'rope from which the U groove of a two-sided plate is used',
+    'practice-two-sided-plate',
+  ),
+  teethHurtSheathKn: c(3, 4.5, 6, 'kN', 'force at which teeth tear the sheath', 'practice-teeth'),
   // hitch
   hitchRatioLow: one(0.55, '1', 'cord-to-rope ratio below which a hitch binds hard', 'practice-hitch-cord'),
   hitchRatioHigh: one(0.8, '1', 'cord-to-rope ratio above which a hitch bites poorly', 'practice-hitch-cord'),

@@ -119,6 +119,30 @@ export const SOURCES = {
     'Common practice: thin rope in a tube',
     'A tube without grooves brakes a thin modern rope too little.',
   ),
+  'practice-families': practice(
+    'Common practice: what each family of devices is made for',
+    'Which jobs, how many strands, what it does when the hand lets go, what defeats it. The declaration of the model comes first.',
+  ),
+  'practice-guide-mode': practice(
+    'Common practice: thin rope in a guide plate',
+    'In guide mode, declared from about 8.7 mm, a thinner half rope can twist, flip and pinch so that it no longer takes in.',
+  ),
+  'practice-assisted-cam': practice(
+    'Common practice: assisted cam devices',
+    'About 8.9 to 11 mm on one strand. Thin or new slick ropes, heavy climbers, wear and water reduce braking; add friction when lowering on thin rope.',
+  ),
+  'practice-multi-ascender': practice(
+    'Common practice: multi-ascenders',
+    '11 to 13 mm, one person. A 9 mm line slips even when tuned, 10.5 mm works only after tuning; firm round rope behaves better than a soft sheath, and a new treated rope otherwise than a washed one.',
+  ),
+  'practice-two-sided-plate': practice(
+    'Common practice: two-sided plates',
+    'V groove for 8 mm, U groove from 9.5 mm (3/8 in). Rope around the connector only is too little friction for most adults.',
+  ),
+  'practice-teeth': practice(
+    'Common practice: toothed cams',
+    'Teeth damage the sheath at a few kN, which a fall onto slack rope can reach.',
+  ),
   'practice-unlike-strands': practice(
     'Common practice: two strands of unlike rope',
     'Thinner or slicker strands run faster: the rope creeps through the anchor and one end comes up short.',

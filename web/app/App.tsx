@@ -14,6 +14,7 @@ const CardPage = lazy(() => import('../features/setups/CardPage').then((m) => ({
 const LockerPage = lazy(() => import('../features/locker/LockerPage').then((m) => ({ default: m.LockerPage })));
 const ItemPage = lazy(() => import('../features/locker/ItemPage').then((m) => ({ default: m.ItemPage })));
 const CheckPage = lazy(() => import('../features/check/CheckPage').then((m) => ({ default: m.CheckPage })));
+const FitPage = lazy(() => import('../features/fit/FitPage').then((m) => ({ default: m.FitPage })));
 const LogPage = lazy(() => import('../features/log/LogPage').then((m) => ({ default: m.LogPage })));
 const RecordPage = lazy(() => import('../features/log/RecordPage').then((m) => ({ default: m.RecordPage })));
 const UsePage = lazy(() => import('../features/log/UsePage').then((m) => ({ default: m.UsePage })));
@@ -51,6 +52,7 @@ export function App() {
                   <Route path="setups/:setupId/card" element={<CardPage />} />
                   <Route path="locker" element={<LockerPage />} />
                   <Route path="locker/:kind/:id" element={<ItemPage />} />
+                  <Route path="fit" element={<FitPage />} />
                   <Route path="log" element={<LogPage />} />
                   <Route path="log/use/:useId" element={<UsePage />} />
                   <Route path="log/:checkId" element={<RecordPage />} />

@@ -1,4 +1,15 @@
-import { BookOpenText, FolderDown, Moon, Redo2, Route as RouteIcon, Ruler, Sun, Undo2, Warehouse } from 'lucide-react';
+import {
+  BookOpenText,
+  FolderDown,
+  Grid3x3,
+  Moon,
+  Redo2,
+  Route as RouteIcon,
+  Ruler,
+  Sun,
+  Undo2,
+  Warehouse,
+} from 'lucide-react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, NavLink, Outlet } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../store/hooks';
@@ -10,6 +21,7 @@ import { usePlace } from './WorkspaceProvider';
 const PLACES = [
   { to: 'setups', label: 'Set-ups', Icon: RouteIcon },
   { to: 'locker', label: 'Locker', Icon: Warehouse },
+  { to: 'fit', label: 'Fit', Icon: Grid3x3 },
   { to: 'log', label: 'Log', Icon: BookOpenText },
   { to: 'files', label: 'Files', Icon: FolderDown },
 ] as const;
@@ -121,7 +133,7 @@ export function Shell() {
         <Outlet />
       </main>
       <Places
-        className="no-print fixed inset-x-0 bottom-0 z-20 grid grid-cols-4 border-t border-line bg-surface pb-[env(safe-area-inset-bottom)] sm:hidden"
+        className="no-print fixed inset-x-0 bottom-0 z-20 grid grid-cols-5 border-t border-line bg-surface pb-[env(safe-area-inset-bottom)] sm:hidden"
         linkClass="flex min-h-14 flex-col items-center justify-center text-sm"
       />
     </div>

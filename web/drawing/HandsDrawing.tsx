@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { ToggleGroup } from 'radix-ui';
 import type { PartId, Severity } from '@core/finding';
+import { traitsOf } from '@core/gear';
 import { isSpread, printNumber, printQuantity, type Interval } from '@core/units';
 import { usePreferences } from '../app/preferences';
 import type { DrawingProps } from './drawing-props';
@@ -63,6 +64,8 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: DrawingPro
   const gateSide = setup.rig.deviceGateFaces === 'rope' ? side : -side;
 
   const parts = new Set(Object.keys(layout.parts) as PartId[]);
+  // Only tubes are drawn; any other family stands as an empty outline.
+  const brake = setup.gear.device ? traitsOf(setup.gear.device.family).brake : null;
   const marks = marksFor(findings, parts, chosen);
   const summary = `Seen from behind the person. ${figures.extensionMm ? `Extension ${say(figures.extensionMm)}.` : ''} ${figures.reach ? `Hitch reaches ${say(figures.reach.reachMm)}.` : ''} ${clear ? `Clearance ${pose === 'knee' ? 'with the knee raised' : 'hanging'} ${say(clear)}.` : ''}`;
 
@@ -169,8 +172,8 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: DrawingPro
           at={px(vec(0, layout.extensionMm + 12))}
           scale={scale}
           side={side}
-          grooved={setup.gear.device?.family !== 'tube-plain'}
-          missing={!setup.gear.device}
+          grooved={brake === 'grooved-tube'}
+          missing={brake === null}
         />
         {/* hitch: legs, connector, wraps */}
         <path

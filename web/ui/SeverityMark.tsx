@@ -1,11 +1,7 @@
 import type { Severity } from '@core/finding';
+import { SEVERITY_WORDS } from './severity-words';
 
-export const SEVERITY_WORDS: Readonly<Record<Severity, string>> = {
-  stop: 'Stop',
-  mind: 'Mind',
-  untested: 'Not tested',
-  clear: 'No fault found',
-};
+export { SEVERITY_WORDS };
 
 export const SEVERITY_TEXT: Readonly<Record<Severity, string>> = {
   stop: 'text-stop',

@@ -1,9 +1,9 @@
 import { Plus, Trash2 } from 'lucide-react';
-import { declarationSchema, JOBS, ROPE_CONSTRUCTIONS, type RopeConstruction } from '@core/gear';
+import { declarationSchema, JOB_FACTS, ROPE_CONSTRUCTIONS, type Job, type RopeConstruction } from '@core/gear';
 import { SchemaField } from '../../ui/SchemaField';
 
 export interface DeclarationDraft {
-  readonly job: string;
+  readonly job: Job;
   readonly strands: string;
   readonly constructions: readonly string[];
   readonly minDiameterMm: number | null | undefined;
@@ -24,7 +24,7 @@ const BLANK: DeclarationDraft = {
   minDiameterMm: null,
   maxDiameterMm: null,
 };
-const { strands, minDiameterMm, maxDiameterMm } = declarationSchema.shape;
+const { job, strands, minDiameterMm, maxDiameterMm } = declarationSchema.shape;
 
 /** The ranges that the maker declares: per job and number of strands, for which kinds of rope, from which diameter to which. */
 export function DeclarationsField({ value, onChange, errorAt }: DeclarationsFieldProps) {
@@ -37,8 +37,13 @@ export function DeclarationsField({ value, onChange, errorAt }: DeclarationsFiel
       <ul className="mt-2 grid gap-4">
         {value.map((row, at) => (
           <li key={at} className="border-l-4 border-line pl-3">
-            <p className="font-semibold">{JOBS[row.job as keyof typeof JOBS]}</p>
-            <div className="mt-1 grid gap-3 sm:grid-cols-3">
+            <div className="mt-1 grid gap-3 sm:grid-cols-2">
+              <SchemaField
+                schema={job}
+                value={row.job}
+                onChange={(v) => change(at, { job: v as Job, strands: JOB_FACTS[v as Job].strands })}
+                error={errorAt(`${at}.job`)}
+              />
               <SchemaField
                 schema={strands}
                 value={row.strands}

@@ -1,0 +1,173 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { overall, renderFinding, SEVERITIES } from '../finding/index.ts';
+import {
+  FAMILY_KEYS,
+  JOB_FACTS,
+  JOB_KEYS,
+  traitsOf,
+  type Device,
+  type Family,
+  type Job,
+  type Rope,
+} from '../gear/index.ts';
+import { club } from '../samples/index.ts';
+import { fitCell, fitRow } from './index.ts';
+
+const rope = (mm: number, more: Partial<Rope> = {}): Rope => ({
+  ...club.longRope,
+  nominalDiameterMm: mm,
+  measuredDiameterMm: mm,
+  ...more,
+});
+const device = (
+  family: Family,
+  min: number,
+  max: number,
+  jobs: readonly Job[],
+  constructions: Rope['construction'][] = ['single', 'half', 'low-stretch'],
+): Device => ({
+  ...club.groovedTube,
+  family,
+  name: 'Model',
+  declarations: jobs.map((job) => ({
+    job,
+    strands: JOB_FACTS[job].strands,
+    constructions,
+    minDiameterMm: min,
+    maxDiameterMm: max,
+  })),
+});
+const found = (job: Job, r: Rope, d: Device) => fitCell(job, r, d).findings.map((f) => `${f.code} ${f.severity}`);
+
+describe('guide plate, declared from 8.7 mm single', () => {
+  const plate = device('guide-plate', 8.7, 11, ['belay-second', 'rappel-double', 'ascend'], ['single']);
+  const half = rope(8.2, { construction: 'half' });
+  it('an 8.2 mm half rope can flip in guide mode: for seconds and for ascending, not for a rappel', () => {
+    expect(found('belay-second', half, plate)).toContain('fit.guide-mode-thin mind');
+    expect(found('ascend', half, plate)).toContain('fit.guide-mode-thin mind');
+    expect(found('rappel-double', half, plate).join()).not.toContain('guide-mode');
+    expect(fitCell('belay-second', half, plate).severity).toBe('stop');
+  });
+  it('a 9.5 mm single rope fits', () =>
+    expect(found('belay-second', rope(9.5), plate)).toEqual(['fit.rope-in-range clear']));
+});
+
+describe('assisted cam, 8.9 to 11 mm single', () => {
+  const cam = device('assisted-cam', 8.9, 11, ['belay-leader', 'lower', 'rappel-single'], ['single']);
+  it('fits a used 10 mm rope', () => expect(found('belay-leader', rope(10), cam)).toEqual(['fit.rope-in-range clear']));
+  it('brakes less on thin, on new slick rope and when worn', () => {
+    expect(found('lower', rope(9.1), cam)).toContain('fit.cam-brakes-less mind');
+    expect(found('lower', rope(10, { sheath: 'new-treated' }), cam)).toContain('fit.cam-brakes-less mind');
+    expect(found('lower', rope(10), { ...cam, wear: 'worn' })).toContain('fit.cam-brakes-less mind');
+  });
+  it('asks for more friction when lowering', () => {
+    const f = fitCell('lower', rope(9.1), cam).findings.find((x) => x.code === 'fit.cam-brakes-less')!;
+    expect(f.remedy).toContain('Add friction');
+  });
+  it('never on two strands', () => expect(found('rappel-double', rope(10), cam)).toContain('fit.one-strand-only stop'));
+  it('for self-belay only where its maker says so', () => {
+    expect(found('self-belay-top-rope', rope(10), cam)).toContain('fit.job-only-if-declared untested');
+    const declared = device('assisted-cam', 8.9, 11, ['self-belay-top-rope']);
+    expect(found('self-belay-top-rope', rope(10), declared)).toEqual(['fit.rope-in-range clear']);
+  });
+});
+
+describe('multi-ascender, 11 to 13 mm, one person', () => {
+  const multi = device('multi-ascender', 9, 13, ['tree-stationary', 'pick-off']);
+  it.each<[number, string]>([
+    [9, 'fit.multi-slips stop'],
+    [10.5, 'fit.multi-needs-tuning mind'],
+  ])('%s mm: %s', (mm, expected) => expect(found('tree-stationary', rope(mm), multi)).toContain(expected));
+  it('works without on 11.7 mm', () =>
+    expect(found('tree-stationary', rope(11.7), multi)).toEqual(['fit.rope-in-range clear']));
+  it('measured 10.5 mm counts where the label says 11', () => {
+    expect(found('tree-stationary', rope(11, { measuredDiameterMm: 10.5 }), multi)).toContain(
+      'fit.multi-needs-tuning mind',
+    );
+  });
+  it('minds a soft sheath and new treated rope', () => {
+    expect(found('tree-stationary', rope(12, { sheath: 'fuzzy' }), multi)).toContain('fit.multi-soft-sheath mind');
+    expect(found('tree-stationary', rope(12, { sheath: 'new-treated' }), multi)).toContain(
+      'fit.multi-soft-sheath mind',
+    );
+  });
+  it('is not for two people', () => expect(found('pick-off', rope(12), multi)).toContain('fit.one-person-only stop'));
+});
+
+describe('two-sided plate', () => {
+  const plate = device('two-sided-plate', 7.5, 11, ['rappel-single']);
+  const says = (mm: number) => fitCell('rappel-single', rope(mm), plate).findings.find((f) => f.code === 'fit.groove')!;
+  it('8 mm goes into the V, 9.5 mm (3/8 in) into the U groove, 9 mm lies between', () => {
+    expect(says(8).says).toContain('V groove');
+    expect(says(9.525).says).toContain('U groove');
+    expect(says(9)).toMatchObject({ severity: 'mind' });
+  });
+});
+
+describe('clamps and aids', () => {
+  it('teeth are minded where one can fall, not where one climbs the rope', () => {
+    const clamp = device('clamp-toothed', 8, 13, ['ascend', 'self-belay-top-rope']);
+    expect(found('self-belay-top-rope', rope(10), clamp)).toContain('fit.teeth mind');
+    expect(found('ascend', rope(10), clamp)).toEqual(['fit.rope-in-range clear']);
+  });
+  it('a clamp is not for going down, a body ascender holds nobody', () => {
+    expect(found('rappel-single', rope(10), device('clamp-smooth', 8, 13, ['rappel-single']))).toContain(
+      'fit.job-not-for-family stop',
+    );
+    expect(found('ascend', rope(10), device('body-ascender', 8, 13, ['ascend']))).toContain('fit.aid-only mind');
+  });
+});
+
+describe('every family and job', () => {
+  it('judges each pair, fills its sentences, and never clears a job it is not for', () => {
+    for (const family of FAMILY_KEYS) {
+      const traits = traitsOf(family);
+      expect(traits.made.length).toBeGreaterThan(0);
+      expect(traits.made.filter((j) => traits.declaredOnly.includes(j))).toEqual([]);
+      for (const job of JOB_KEYS) {
+        const cell = fitCell(job, rope(10), device(family, 5, 16, JOB_KEYS));
+        expect(cell.severity).toBe(overall(cell.findings));
+        for (const f of cell.findings)
+          expect(JSON.stringify(renderFinding(f, 'imperial'))).not.toMatch(/[{]\w+~?}|undefined|NaN/);
+        if (!traits.made.includes(job) && !traits.declaredOnly.includes(job)) expect(cell.severity).toBe('stop');
+        expect(fitCell(job, rope(10), device(family, 5, 16, [])).severity, `${family} ${job} undeclared`).not.toBe(
+          'clear',
+        );
+      }
+    }
+  });
+
+  it('the margin is the distance to the nearer limit, and negative exactly when the diameter lies outside', () => {
+    const mm = fc.double({ min: 6, max: 14, noNaN: true });
+    fc.assert(
+      fc.property(mm, mm, mm, (d, a, b) => {
+        const [min, max] = [Math.min(a, b), Math.max(a, b)];
+        const { marginMm } = fitCell('rappel-double', rope(d), device('tube-grooved', min, max, ['rappel-double']));
+        expect(marginMm! < 0).toBe(d < min || d > max);
+        expect(Math.abs(marginMm!)).toBeCloseTo(
+          d < min || d > max ? Math.min(Math.abs(d - min), Math.abs(d - max)) : Math.min(d - min, max - d),
+          9,
+        );
+      }),
+    );
+    expect(fitCell('rappel-double', rope(10), device('tube-grooved', 8, 11, [])).marginMm).toBeNull();
+  });
+
+  it('a row is its cells, and a thinner rope never fits better below the range', () => {
+    const devices = [device('tube-grooved', 9, 11, ['rappel-double']), device('plain-eight', 9, 11, ['rappel-double'])];
+    expect(fitRow('rappel-double', rope(10), devices)).toEqual(
+      devices.map((d) => fitCell('rappel-double', rope(10), d)),
+    );
+    const rank = (mm: number) => SEVERITIES.indexOf(fitCell('rappel-double', rope(mm), devices[0]!).severity);
+    fc.assert(
+      fc.property(
+        fc.double({ min: 6, max: 10, noNaN: true }),
+        fc.double({ min: 0, max: 2, noNaN: true }),
+        (d, less) => {
+          expect(rank(Math.max(5.5, d - less))).toBeLessThanOrEqual(rank(d));
+        },
+      ),
+    );
+  });
+});

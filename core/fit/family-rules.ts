@@ -1,0 +1,238 @@
+import { finding, type Finding } from '../finding/index.ts';
+import { diameterOf, JOB_FACTS, JOBS, traitsOf, type FamilyTraits } from '../gear/index.ts';
+import { constant, threshold } from '../sources/index.ts';
+import { exactly } from '../units/index.ts';
+import type { RopeInDeviceInput } from './rope-in-device-input.ts';
+
+/** Everything that follows from the traits of a family, whatever the model declares. Rules ask for traits, never for a family. */
+export function familyRules(input: RopeInDeviceInput): Finding[] {
+  const traits = traitsOf(input.device.family);
+  return [
+    ...forThisJob(input, traits),
+    ...strandsAndPersons(input, traits),
+    ...guideMode(input, traits),
+    ...turningCam(input, traits),
+    ...tuning(input, traits),
+    ...groove(input, traits),
+    ...teeth(input, traits),
+  ];
+}
+
+const diameterNumber = (input: RopeInDeviceInput) =>
+  ({ key: 'diameter', label: 'Diameter', quantity: 'diameterMm', value: diameterOf(input.rope).diameterMm }) as const;
+const limitNumber = (label: string, mm: number) =>
+  ({ key: 'limit', label, quantity: 'diameterMm', value: exactly(mm) }) as const;
+
+function forThisJob({ device, job }: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
+  const what = `${device.name} (${traits.label.toLowerCase()})`;
+  if (traits.made.includes(job)) {
+    if (!traits.aidOnly) return [];
+    return [
+      finding({
+        code: 'fit.aid-only',
+        severity: 'mind',
+        subject: ['device'],
+        says: `${what} helps upwards; nobody hangs on it.`,
+        because: 'It carries a foot or keeps the body upright. What holds the person is another device.',
+        remedy: 'Choose what holds the person as well.',
+      }),
+    ];
+  }
+  if (!traits.declaredOnly.includes(job)) {
+    return [
+      finding({
+        code: 'fit.job-not-for-family',
+        severity: 'stop',
+        subject: ['device'],
+        says: `${what} is not for this job: ${JOBS[job].toLowerCase()}.`,
+        because: `Such devices serve: ${traits.made.map((j) => JOBS[j].toLowerCase()).join(', ')}.`,
+        remedy: 'Take a device made for this job.',
+      }),
+    ];
+  }
+  if (device.declarations.some((d) => d.job === job)) return [];
+  return [
+    finding({
+      code: 'fit.job-only-if-declared',
+      severity: 'untested',
+      subject: ['device'],
+      says: `${what} serves this job only where its maker says so.`,
+      because: `No declaration is entered for: ${JOBS[job].toLowerCase()}.`,
+      remedy: 'Look it up in the instructions and enter it, or take a device made for this job.',
+    }),
+  ];
+}
+
+function strandsAndPersons({ device, job }: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
+  const facts = JOB_FACTS[job];
+  const findings: Finding[] = [];
+  if (facts.strands === 'two' && traits.strands === 'one') {
+    findings.push(
+      finding({
+        code: 'fit.one-strand-only',
+        severity: 'stop',
+        subject: ['device', 'rope'],
+        says: `${device.name} takes one strand only.`,
+        because: 'Of two strands in it neither is held as it should be.',
+        remedy: 'Take a device for two strands, or fix the rope and go down one strand.',
+      }),
+    );
+  }
+  if (facts.persons === 'two' && traits.persons === 'one') {
+    findings.push(
+      finding({
+        code: 'fit.one-person-only',
+        severity: 'stop',
+        subject: ['device'],
+        says: `${device.name} is made for one person.`,
+        because: 'Two people on it are outside of what such devices hold and release.',
+        remedy: 'Take a device that its maker declares for two.',
+      }),
+    );
+  }
+  return findings;
+}
+
+function guideMode(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
+  const { device, rope, job, part } = input;
+  const limitMm = threshold('guideModeThinMm');
+  const usesIt = job === 'belay-second' || job === 'belay-seconds' || job === 'ascend';
+  if (!traits.guideMode || !usesIt || diameterOf(rope).diameterMm.low >= limitMm) return [];
+  return [
+    finding({
+      code: 'fit.guide-mode-thin',
+      severity: 'mind',
+      subject: ['device', part],
+      says: `${rope.name} can twist, flip and pinch inside ${device.name} in guide mode.`,
+      because: 'It has {diameter~}; below {limit} a half rope may then no longer be taken in.',
+      remedy: 'Take a thicker rope or another device for belaying from above, and watch that both strands lie flat.',
+      numbers: [diameterNumber(input), limitNumber('Known to flip below', limitMm)],
+    }),
+  ];
+}
+
+function turningCam(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
+  if (!traits.turningCam) return [];
+  const { device, rope, job, part } = input;
+  const limitMm = threshold('camThinMm');
+  const reasons = [
+    diameterOf(rope).diameterMm.low < limitMm ? 'the rope is thin ({diameter~})' : '',
+    rope.sheath === 'new-treated' ? 'its sheath is new and slick' : '',
+    rope.sheath === 'unknown' ? 'its sheath is not known' : '',
+    device.wear === 'worn' ? 'the device is worn' : '',
+    device.wear === 'unknown' ? 'the wear of the device is not known' : '',
+  ].filter(Boolean);
+  if (reasons.length === 0) return [];
+  return [
+    finding({
+      code: 'fit.cam-brakes-less',
+      severity: 'mind',
+      subject: ['device', part],
+      says: `${device.name} brakes less on ${rope.name}.`,
+      because: `Thin or slick rope turns the cam less, and water and a heavy climber add to it: ${reasons.join(', ')}.`,
+      remedy:
+        job === 'lower' || job.startsWith('rappel')
+          ? 'Add friction: lead the brake strand over another connector.'
+          : 'Keep the hand on the brake strand, and add friction before lowering.',
+      numbers: [diameterNumber(input), limitNumber('Thin below', limitMm)],
+    }),
+  ];
+}
+
+function tuning(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
+  if (!traits.tuned) return [];
+  const { device, rope, part } = input;
+  const { diameterMm } = diameterOf(rope);
+  const [slipsMm, tunedMm] = [threshold('multiSlipsMm'), threshold('multiTunedMm')];
+  const findings: Finding[] = [];
+  if (diameterMm.best <= slipsMm) {
+    findings.push(
+      finding({
+        code: 'fit.multi-slips',
+        severity: 'stop',
+        subject: ['device', part],
+        says: `${device.name} slips on ${rope.name}, even when tuned.`,
+        because: 'It has {diameter~}; up to {limit} the bollard cannot press it enough.',
+        remedy: 'Take a rope of 11 to 13 mm, or what the maker declares.',
+        numbers: [diameterNumber(input), limitNumber('Slips up to', slipsMm)],
+      }),
+    );
+  } else if (diameterMm.low < tunedMm) {
+    findings.push(
+      finding({
+        code: 'fit.multi-needs-tuning',
+        severity: 'mind',
+        subject: ['device', part],
+        says: `${device.name} holds ${rope.name} only after tuning.`,
+        because: 'It has {diameter~}; below {limit} the bollard must be set for this rope.',
+        remedy:
+          'Tune it low above the ground with your weight on it, and use that tuning for ropes like this one only.',
+        numbers: [diameterNumber(input), limitNumber('Tuning needed below', tunedMm)],
+      }),
+    );
+  }
+  if (rope.sheath === 'fuzzy' || rope.sheath === 'new-treated') {
+    const soft = rope.sheath === 'fuzzy';
+    findings.push(
+      finding({
+        code: 'fit.multi-soft-sheath',
+        severity: 'mind',
+        subject: ['device', part],
+        says: soft
+          ? `The soft sheath of ${rope.name} flattens in ${device.name}.`
+          : `New treated rope runs otherwise in ${device.name} than after washing.`,
+        because: 'Firm round rope holds the tuning best.',
+        remedy: soft ? 'Tune for this rope alone and try it low.' : 'Try it low, and tune again after the first wash.',
+      }),
+    );
+  }
+  return findings;
+}
+
+function groove(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
+  if (!traits.grooves) return [];
+  const { device, rope, part } = input;
+  const { diameterMm } = diameterOf(rope);
+  const [thinMm, thickMm] = [threshold('grooveThinMm'), threshold('grooveThickMm')];
+  const thick = diameterMm.low >= thickMm - 0.1;
+  const thin = diameterMm.high <= thinMm + 0.5;
+  const numbers = [
+    diameterNumber(input),
+    { key: 'thin', label: 'V groove for', quantity: 'diameterMm', value: exactly(thinMm) } as const,
+    { key: 'thick', label: 'U groove from', quantity: 'diameterMm', value: exactly(thickMm) } as const,
+  ];
+  const around =
+    'Through the slot and around the body, connector in the lower hole; around the connector only is too little for most adults, a very light person may need less.';
+  return [
+    finding({
+      code: 'fit.groove',
+      severity: thick || thin ? 'clear' : 'mind',
+      subject: ['device', part],
+      numbers,
+      says: thick
+        ? `${rope.name} goes into the U groove of ${device.name}.`
+        : thin
+          ? `${rope.name} goes into the V groove of ${device.name}.`
+          : `${rope.name} lies between the two grooves of ${device.name}.`,
+      because: 'It has {diameter~}; the V groove is for {thin}, the U groove from {thick}.',
+      remedy: thick || thin ? around : `Try both low above the ground and keep the one that brakes enough. ${around}`,
+    }),
+  ];
+}
+
+function teeth({ device, rope, job, part }: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
+  if (!traits.teeth || !JOB_FACTS[job].fall) return [];
+  return [
+    finding({
+      code: 'fit.teeth',
+      severity: 'mind',
+      subject: ['device', part],
+      says: `In a fall the teeth of ${device.name} can tear the sheath of ${rope.name}.`,
+      because: 'Teeth damage the sheath from about {force~}; a fall with slack in the rope can reach that.',
+      remedy: 'Keep the rope tight, or take a device without teeth.',
+      numbers: [
+        { key: 'force', label: 'Sheath damaged from', quantity: 'strengthKn', value: constant('teethHurtSheathKn') },
+      ],
+    }),
+  ];
+}

@@ -1,0 +1,49 @@
+// Writes the tables of constants, families and sources into docs/method.md from the registers. Run after changing one; a test tells.
+import { readFileSync, writeFileSync } from 'node:fs';
+import { FAMILIES, JOBS, type FamilyTraits } from '../core/gear/index.ts';
+import { CONSTANTS, SOURCES, type Constant, type Source } from '../core/sources/index.ts';
+
+const file = new URL('../docs/method.md', import.meta.url);
+const list = <T>(record: Readonly<Record<string, T>>): [string, T][] => Object.entries(record);
+const row = (...cells: string[]) => `| ${cells.map((c) => c.replaceAll('|', '/')).join(' | ')} |`;
+const table = (head: string[], rows: string[]) => [row(...head), row(...head.map(() => '---')), ...rows].join('\n');
+
+const constants = list<Constant>(CONSTANTS).map(([id, { value, unit, meaning, source }]) =>
+  row(
+    `\`${id}\``,
+    value.low === value.high ? `${value.best}` : `${value.low} … **${value.best}** … ${value.high}`,
+    unit,
+    meaning,
+    `\`${source}\``,
+  ),
+);
+const families = list<FamilyTraits>(FAMILIES).map(([, { label, made, declaredOnly, strands, handOff }]) =>
+  row(
+    label,
+    made.map((j) => JOBS[j]).join('; '),
+    declaredOnly.map((j) => JOBS[j]).join('; '),
+    strands,
+    handOff ?? 'not declared',
+  ),
+);
+const sources = list<Source>(SOURCES).map(([id, { kind, title, note }]) => row(`\`${id}\``, kind, title, note));
+
+const text = readFileSync(file, 'utf8');
+const head = text.slice(0, text.indexOf('## Constants'));
+writeFileSync(
+  file,
+  `${head}## Constants
+
+${table(['constant', 'low … best … high', 'unit', 'meaning', 'source'], constants)}
+
+## Families of devices
+
+Common practice (\`practice-families\`); what the maker of a model declares comes first.
+
+${table(['family', 'made for', 'only where declared', 'strands', 'hand lets go'], families)}
+
+## Sources
+
+${table(['id', 'kind', 'source', 'note'], sources)}
+`,
+);

@@ -1,0 +1,266 @@
+import { FileDown } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import type { FitCell } from '@core/fit';
+import { SEVERITIES, type Severity } from '@core/finding';
+import { diameterOf, JOB_KEYS, JOBS, type Device, type Job, type Rope } from '@core/gear';
+import { printNumber, printQuantity } from '@core/units';
+import { usePreferences } from '../../app/preferences';
+import { usePlace } from '../../app/WorkspaceProvider';
+import { useWorkspace } from '../../store/hooks';
+import { downloadText } from '../../ui/download';
+import { SEVERITY_WORDS, SeverityMark } from '../../ui/SeverityMark';
+import { useFitMap } from '../../workers/useFitMap';
+import { FindingList } from '../setups/FindingList';
+import { fitCsv } from './fit-csv';
+
+const ORDERS = { name: 'by name', diameter: 'by diameter', fit: 'best fit first' } as const;
+type Order = keyof typeof ORDERS;
+const isJob = (text: string | null): text is Job => JOB_KEYS.some((j) => j === text);
+
+/** Every rope of the locker in every device, for one job. */
+export function FitPage() {
+  const { name } = usePlace();
+  const { items } = useWorkspace();
+  const [query, setQuery] = useSearchParams();
+  const asked = query.get('job');
+  const job: Job = isJob(asked) ? asked : 'rappel-double';
+  const [filter, setFilter] = useState('');
+  const [order, setOrder] = useState<Order>('diameter');
+  const ropes = useMemo(() => items.filter((i): i is Rope => i.kind === 'rope'), [items]);
+  const devices = useMemo(() => items.filter((i): i is Device => i.kind === 'device'), [items]);
+  const { state, stop, again } = useFitMap(job, ropes, devices);
+  const ready = state.kind === 'done';
+  const empty = ropes.length === 0 || devices.length === 0;
+
+  return (
+    <div className="mx-auto max-w-6xl px-4 py-6">
+      <div className="flex flex-wrap items-end justify-between gap-3">
+        <div>
+          <h1>Fit</h1>
+          <p className="mt-1 text-ink-2">
+            Which rope in which device, by declared ranges and by what each family is known for.
+          </p>
+        </div>
+        <button
+          type="button"
+          className="btn"
+          disabled={!ready}
+          onClick={() =>
+            ready && downloadText(`zevrin-fit-${job}.csv`, fitCsv(job, state.cells, ropes, devices), 'text/csv')
+          }
+        >
+          <FileDown aria-hidden className="size-5" />
+          Save as CSV
+        </button>
+      </div>
+      <div className="mt-4 grid gap-3 sm:grid-cols-3">
+        <label className="text-sm font-semibold">
+          Job
+          <select
+            className="field mt-1 font-normal"
+            value={job}
+            onChange={(event) => setQuery({ job: event.target.value }, { replace: true })}
+          >
+            {JOB_KEYS.map((key) => (
+              <option key={key} value={key}>
+                {JOBS[key]}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="text-sm font-semibold">
+          Order
+          <select
+            className="field mt-1 font-normal"
+            value={order}
+            onChange={(event) => setOrder(event.target.value as Order)}
+          >
+            {Object.entries(ORDERS).map(([key, label]) => (
+              <option key={key} value={key}>
+                {label}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="text-sm font-semibold">
+          Only names with
+          <input
+            className="field mt-1 font-normal"
+            value={filter}
+            onChange={(event) => setFilter(event.target.value)}
+          />
+        </label>
+      </div>
+      {empty && (
+        <p className="mt-8">
+          A rope and a device are needed.{' '}
+          <Link className="font-semibold text-act underline" to={`/${name}/locker`}>
+            To the locker
+          </Link>
+        </p>
+      )}
+      {state.kind === 'running' && !empty && (
+        <p className="mt-6 flex items-center gap-3" role="status">
+          <progress max={ropes.length} value={state.done} /> {state.done} of {ropes.length} ropes
+          <button type="button" className="btn" onClick={stop}>
+            Stop
+          </button>
+        </p>
+      )}
+      {(state.kind === 'stopped' || state.kind === 'failed') && (
+        <p className="mt-6 flex items-center gap-3" role="alert">
+          {state.kind === 'failed' ? `It could not be computed: ${state.message}` : 'Stopped.'}
+          <button type="button" className="btn" onClick={again}>
+            Compute again
+          </button>
+        </p>
+      )}
+      {ready && !empty && (
+        <FitTable key={job} cells={state.cells} ropes={ropes} devices={devices} order={order} filter={filter} />
+      )}
+    </div>
+  );
+}
+
+interface FitTableProps {
+  readonly cells: readonly FitCell[];
+  readonly ropes: readonly Rope[];
+  readonly devices: readonly Device[];
+  readonly order: Order;
+  readonly filter: string;
+}
+
+/** Share of a row or column that is good, for "best fit first": clear counts most. */
+const goodness = (cells: readonly FitCell[]) => cells.reduce((sum, c) => sum + SEVERITIES.indexOf(c.severity) ** 2, 0);
+
+function FitTable({ cells, ropes, devices, order, filter }: FitTableProps) {
+  const { system } = usePreferences();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [finding, setFinding] = useState<number | null>(0);
+  const at = useMemo(() => new Map(cells.map((c) => [`${c.ropeId}/${c.deviceId}`, c])), [cells]);
+  const wanted = filter.trim().toLowerCase();
+  const match = (thing: { name: string }) => wanted === '' || thing.name.toLowerCase().includes(wanted);
+  // A word that names ropes only filters ropes, one that names devices only filters devices.
+  const shownRopes = ropes.some(match) ? ropes.filter(match) : ropes;
+  const shownDevices = devices.some(match) ? devices.filter(match) : devices;
+  const none = wanted !== '' && !ropes.some(match) && !devices.some(match);
+  const byName = (a: { name: string }, b: { name: string }) => a.name.localeCompare(b.name);
+  const sortedRopes = [...shownRopes].sort((a, b) => {
+    if (order === 'diameter') return diameterOf(a).diameterMm.best - diameterOf(b).diameterMm.best || byName(a, b);
+    if (order === 'fit')
+      return (
+        goodness(cells.filter((c) => c.ropeId === b.id)) - goodness(cells.filter((c) => c.ropeId === a.id)) ||
+        byName(a, b)
+      );
+    return byName(a, b);
+  });
+  const sortedDevices = [...shownDevices].sort((a, b) =>
+    order === 'fit'
+      ? goodness(cells.filter((c) => c.deviceId === b.id)) - goodness(cells.filter((c) => c.deviceId === a.id)) ||
+        byName(a, b)
+      : byName(a, b),
+  );
+  const cell = chosen === null ? undefined : at.get(chosen);
+  const count = (severity: Severity) => cells.filter((c) => c.severity === severity).length;
+
+  return (
+    <>
+      <p className="mt-4 flex flex-wrap gap-x-5 gap-y-1">
+        {SEVERITIES.map((s) => (
+          <span key={s} className="flex items-center gap-2">
+            <SeverityMark severity={s} withWord size={16} />
+            <span className="num">{count(s)}</span>
+          </span>
+        ))}
+        <span className="text-ink-2">
+          Numbers: {system === 'metric' ? 'mm' : 'inches'} to the nearer limit of the declared range.
+        </span>
+      </p>
+      {none ? (
+        <p className="mt-6">No rope and no device has “{filter}” in its name.</p>
+      ) : (
+        <div className="mt-3 grid gap-5 lg:grid-cols-[minmax(0,1fr)_21rem]">
+          <div
+            className="max-h-[70dvh] overflow-auto rounded-lg border border-line"
+            tabIndex={0}
+            role="region"
+            aria-label="Fit map"
+          >
+            <table className="border-separate border-spacing-0 text-sm">
+              <thead>
+                <tr>
+                  <th className="sticky top-0 left-0 z-20 border-r border-b border-line bg-paper p-2 text-left">
+                    Rope
+                  </th>
+                  {sortedDevices.map((d) => (
+                    <th
+                      key={d.id}
+                      scope="col"
+                      className="sticky top-0 z-10 h-36 min-w-12 border-b border-line bg-paper p-1 align-bottom"
+                    >
+                      <span className="inline-block max-h-32 overflow-hidden leading-tight [writing-mode:vertical-rl] rotate-180 text-left">
+                        {d.name}
+                      </span>
+                    </th>
+                  ))}
+                </tr>
+              </thead>
+              <tbody>
+                {sortedRopes.map((r) => (
+                  <tr key={r.id}>
+                    <th
+                      scope="row"
+                      className="sticky left-0 z-10 max-w-40 border-r border-b border-line bg-paper p-2 text-left"
+                    >
+                      <span className="block truncate">{r.name}</span>
+                      <span className="num font-normal text-ink-2">
+                        {printQuantity(diameterOf(r).diameterMm.best, 'diameterMm', system)}
+                      </span>
+                    </th>
+                    {sortedDevices.map((d) => {
+                      const key = `${r.id}/${d.id}`;
+                      const c = at.get(key)!;
+                      const margin = c.marginMm === null ? '' : printNumber(c.marginMm, 'diameterMm', system);
+                      return (
+                        <td key={d.id} className="border-b border-line p-0">
+                          <button
+                            type="button"
+                            aria-pressed={chosen === key}
+                            aria-label={`${r.name} in ${d.name}: ${SEVERITY_WORDS[c.severity]}${margin ? `, ${margin} to the limit` : ''}`}
+                            className={`flex min-h-12 w-full min-w-12 flex-col items-center justify-center gap-0.5 hover:bg-sunk ${chosen === key ? 'bg-sunk shadow-[inset_0_0_0_3px_var(--ink)]' : ''}`}
+                            onClick={() => {
+                              setChosen(key);
+                              setFinding(0);
+                            }}
+                          >
+                            <SeverityMark severity={c.severity} size={16} />
+                            <span className="num text-xs text-ink-2">{margin}</span>
+                          </button>
+                        </td>
+                      );
+                    })}
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+          <section aria-label="Chosen pair" aria-live="polite">
+            {cell ? (
+              <>
+                <h2>
+                  {ropes.find((r) => r.id === cell.ropeId)?.name} in {devices.find((d) => d.id === cell.deviceId)?.name}
+                </h2>
+                <div className="mt-2">
+                  <FindingList findings={cell.findings} chosen={finding} onChoose={setFinding} />
+                </div>
+              </>
+            ) : (
+              <p className="text-ink-2">Choose a pair to see why.</p>
+            )}
+          </section>
+        </div>
+      )}
+    </>
+  );
+}

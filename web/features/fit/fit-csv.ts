@@ -1,0 +1,28 @@
+import { unparse } from 'papaparse';
+import type { FitCell } from '@core/fit';
+import { renderFinding } from '@core/finding';
+import { JOBS, type Device, type Job, type Rope } from '@core/gear';
+
+/** The fit map as CSV (RFC 4180), one line per pair; numbers in mm whatever the units on the screen. */
+export function fitCsv(
+  job: Job,
+  cells: readonly FitCell[],
+  ropes: readonly Rope[],
+  devices: readonly Device[],
+): string {
+  const ropeName = new Map(ropes.map((r) => [r.id, r.name]));
+  const deviceName = new Map(devices.map((d) => [d.id, d.name]));
+  return unparse(
+    cells.map(({ ropeId, deviceId, severity, marginMm, findings }) => ({
+      job: JOBS[job],
+      rope: ropeName.get(ropeId) ?? ropeId,
+      device: deviceName.get(deviceId) ?? deviceId,
+      verdict: severity,
+      margin_mm: marginMm === null ? '' : Number(marginMm.toFixed(3)),
+      codes: findings.map((f) => f.code).join(' '),
+      says: renderFinding(findings[0]!, 'metric').says,
+    })),
+    // A name that begins like a formula would be run by a spreadsheet.
+    { newline: '\r\n', escapeFormulae: true },
+  );
+}

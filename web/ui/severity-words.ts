@@ -1,0 +1,9 @@
+import type { Severity } from '@core/finding';
+
+/** The word that stands beside the shape of each severity. */
+export const SEVERITY_WORDS: Readonly<Record<Severity, string>> = {
+  stop: 'Stop',
+  mind: 'Mind',
+  untested: 'Not tested',
+  clear: 'No fault found',
+};
