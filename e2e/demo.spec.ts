@@ -142,3 +142,13 @@ test('the command line gives the findings of the screen', async ({ page }) => {
     expect(says).toEqual(findings.map((f) => f.says));
   }
 });
+
+test('a set-up that lacks a part is not tested, and no check begins', async ({ page }) => {
+  await open(page, '/demo/setups');
+  await page.getByRole('button', { name: 'Plan a rappel' }).click();
+  await expect(verdict(page)).toContainText('Not tested');
+  await expect(page.getByText('The check begins when every part is chosen.')).toBeVisible();
+  await page.getByLabel('Who goes down', { exact: true }).selectOption({ label: 'Tomas Reedling' });
+  await page.getByLabel('Partner', { exact: true }).selectOption({ label: 'Tomas Reedling' });
+  await expect(page.getByLabel('Who goes down', { exact: true })).toHaveValue('');
+});

@@ -25,6 +25,10 @@ test('the fit map shows what the core computes, for each job, and says why', asy
   }
   await page.getByRole('button', { name: /^Usnea 60, blue in Bough multi-ascender/ }).click();
   await expect(page.getByRole('region', { name: 'Chosen pair' })).toContainText('not declared for this kind of rope');
+  await expect(page.getByRole('rowheader', { name: /Bough multi-ascender/ })).toBeVisible();
+  await expect(
+    page.getByRole('region', { name: 'Munter hitch or a device for going down from a tree?' }),
+  ).toContainText('twists the rope');
   // The job is part of the address.
   await page.reload();
   await expect(page.getByLabel('Job')).toHaveValue('tree-stationary');
@@ -32,13 +36,13 @@ test('the fit map shows what the core computes, for each job, and says why', asy
 
 test('it is sorted, filtered and saved as CSV', async ({ page }) => {
   await open(page, '/demo/fit');
-  const rows = page.getByRole('rowheader');
+  const rows = page.getByRole('region', { name: 'Fit map' }).getByRole('rowheader');
   await expect(rows).toHaveText([/Cladonia/, /Usnea/, /Parmelia/]);
   await page.getByLabel('Order').selectOption('name');
   await expect(rows).toHaveText([/Cladonia/, /Parmelia/, /Usnea/]);
   await page.getByLabel('Only names with').fill('usnea');
   await expect(rows).toHaveCount(1);
-  await expect(page.getByRole('columnheader')).toHaveCount(devices.length + 1);
+  await expect(page.getByRole('region', { name: 'Fit map' }).getByRole('columnheader')).toHaveCount(devices.length + 1);
   await page.getByLabel('Only names with').fill('zzz');
   await expect(page.getByText('No rope and no device has “zzz” in its name.')).toBeVisible();
   const [download] = await Promise.all([

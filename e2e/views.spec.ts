@@ -24,7 +24,7 @@ for (const [width, height] of [
 ] as const) {
   for (const theme of ['light', 'dark'] as const) {
     test(`axe finds nothing serious and nothing is cut off, ${width}x${height}, ${theme}`, async ({ page }) => {
-      test.setTimeout(180_000);
+      test.setTimeout(300_000);
       await page.setViewportSize({ width, height });
       await page.emulateMedia({ colorScheme: theme });
       for (const view of VIEWS) {

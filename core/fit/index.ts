@@ -1,4 +1,5 @@
 export { fitCell, fitRow, type FitCell } from './fit-map.ts';
 export { ropeInDevice } from './rope-in-device.ts';
 export type { RopeInDeviceInput } from './rope-in-device-input.ts';
+export { schoolsFor, type School, type SchoolSide } from './schools.ts';
 export { strandsAlike } from './strands-alike.ts';

@@ -1,5 +1,8 @@
 import { z } from 'zod';
+import { constant } from '../sources/index.ts';
 import { choice, idSchema, line, measure, note } from './fields.ts';
+
+const HAND = constant('handForceDefaultN');
 
 /** A person with the measures that the geometry and the brake hand need. Lengths are taken in the hanging pose. */
 export const personSchema = z.strictObject({
@@ -12,7 +15,7 @@ export const personSchema = z.strictObject({
     30,
     1000,
     'Measured hand force',
-    'Pull on a rope with one hand against a scale. Empty: an estimate is used.',
+    `Pull on a rope with one hand against a scale. Empty: ${HAND.best} N (${HAND.low} to ${HAND.high}) is reckoned with, an estimate.`,
   ).nullable(),
   armReachMm: measure(
     'lengthMm',

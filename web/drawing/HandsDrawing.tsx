@@ -195,6 +195,7 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: DrawingPro
           fill="none"
           stroke="var(--metal)"
           strokeWidth="4"
+          {...(setup.gear.hitchConnector ? {} : ghost)}
         />
         {Array.from({ length: wraps * 2 }, (_, i) => {
           const p = add(coilLow, mul(add(coilHigh, mul(coilLow, -1)), (i + 0.5) / (wraps * 2)));
@@ -320,7 +321,7 @@ function Body({
   scale: number;
   kneeRaised: boolean;
 }) {
-  const { side, attach, otherLeg } = layout;
+  const { side, otherLeg } = layout;
   const leg = layout.parts.legLoop!;
   const p = (x: number, y: number) => {
     const at = px(vec(x, y));
@@ -371,7 +372,6 @@ function Body({
         stroke="var(--textile)"
         strokeWidth={11 * scale}
       />
-      {layout.guessed.body && <Label at={px(vec(attach.x, attach.y - 30))}>person not chosen</Label>}
     </g>
   );
 }

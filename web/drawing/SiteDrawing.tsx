@@ -157,15 +157,19 @@ export function SiteDrawing({ setup, assessment, chosen, onChoose }: DrawingProp
             anchor="end"
           />
         )}
-        {margin !== null && !short && (
-          <Label
-            at={vec(ROPE_X + 3, stanceY + 38)}
-            anchor="middle"
-            strong={margin.low < 1}
-            colour={margin.low < 1 ? 'var(--mind)' : 'var(--ink)'}
-          >
-            {`shorter end: ${say(margin.best)} over`}
-          </Label>
+        {strands && margin !== null && (
+          <g data-testid="strand-lengths">
+            <Label
+              at={vec(4, stanceY + (onLedge ? 44 : 38))}
+              strong={margin.low < 1}
+              colour={short ? 'var(--stop)' : margin.low < 1 ? 'var(--mind)' : 'var(--ink)'}
+            >
+              {[
+                `strands ${say(strands[0]!)}, ${say(strands[1]!)}`,
+                short ? `shorter end ${say(-margin.best)} too high` : `shorter end ${say(margin.best)} over`,
+              ]}
+            </Label>
+          </g>
         )}
         {brake && (
           <ForceChart

@@ -5,10 +5,13 @@ import type { Setup } from '@core/rig';
 
 const StartDialog = lazy(() => import('./StartDialog').then((m) => ({ default: m.StartDialog })));
 
-/** Leads to the check made from this set-up. A set-up with a Stop is put right first. */
+/** Leads to the check made from this set-up. A set-up with a Stop is put right first, one that lacks a part is completed. */
 export function StartCheck({ setup, assessment }: { setup: Setup; assessment: Assessment }) {
   const [asking, setAsking] = useState(false);
   if (assessment.verdict === 'stop') return <p className="font-semibold">The check begins when no Stop is left.</p>;
+  if (assessment.findings.some((f) => f.code === 'rig.part-missing')) {
+    return <p className="font-semibold">The check begins when every part is chosen.</p>;
+  }
   return (
     <>
       <button type="button" className="btn btn-act px-5" aria-haspopup="dialog" onClick={() => setAsking(true)}>

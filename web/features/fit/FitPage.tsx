@@ -13,6 +13,7 @@ import { SEVERITY_WORDS, SeverityMark } from '../../ui/SeverityMark';
 import { useFitMap } from '../../workers/useFitMap';
 import { FindingList } from '../setups/FindingList';
 import { fitCsv } from './fit-csv';
+import { SideBySide } from './SideBySide';
 
 const ORDERS = { name: 'by name', diameter: 'by diameter', fit: 'best fit first' } as const;
 type Order = keyof typeof ORDERS;
@@ -119,6 +120,7 @@ export function FitPage() {
       {ready && !empty && (
         <FitTable key={job} cells={state.cells} ropes={ropes} devices={devices} order={order} filter={filter} />
       )}
+      <SideBySide job={job} devices={devices} />
     </div>
   );
 }
@@ -182,7 +184,7 @@ function FitTable({ cells, ropes, devices, order, filter }: FitTableProps) {
       ) : (
         <div className="mt-3 grid gap-5 lg:grid-cols-[minmax(0,1fr)_21rem]">
           <div
-            className="max-h-[70dvh] overflow-auto rounded-lg border border-line"
+            className="max-h-[70dvh] w-fit max-w-full overflow-auto rounded-lg border border-line"
             tabIndex={0}
             role="region"
             aria-label="Fit map"

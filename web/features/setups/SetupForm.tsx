@@ -211,9 +211,15 @@ function PersonField({ setup, role, onChange }: SetupFormProps & { role: 'climbe
       label={role === 'climber' ? 'Who goes down' : 'Partner'}
       chosen={setup.people[role]}
       options={options}
-      onPick={(id) =>
-        onChange({ ...setup, people: { ...setup.people, [role]: options.find((o) => o.id === id) ?? null } }, null)
-      }
+      onPick={(id) => {
+        // Nobody is their own partner: who is chosen for one part leaves the other.
+        const other = role === 'climber' ? 'partner' : 'climber';
+        const rest = setup.people[other]?.id === id ? null : setup.people[other];
+        onChange(
+          { ...setup, people: { ...setup.people, [role]: options.find((o) => o.id === id) ?? null, [other]: rest } },
+          null,
+        );
+      }}
       addTo="person"
       addLabel="Add a person"
     />
