@@ -20,18 +20,24 @@ const upward = rooms.map((room, i) => ({
   severity: 'error',
   comment: `core/${room} may import only the rooms named before it.`,
   from: { path: `^core/${room}/`, pathNot: '\\.test\\.ts$' },
-  to: { path: `^core/(${[...rooms.slice(i + 1), 'assess\\.ts'].join('|')})` },
+  to: { path: `^core/(${[...rooms.slice(i + 1), 'assess\\.ts', 'choose'].join('|')})` },
 }));
 
 module.exports = {
   forbidden: [
     ...upward,
+    {
+      name: 'assess-knows-no-choose',
+      severity: 'error',
+      from: { path: '^core/assess\\.ts' },
+      to: { path: '^core/choose' },
+    },
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
     {
       name: 'no-unknown-room',
       severity: 'error',
       comment: 'A new room must be given its place in the order.',
-      from: { path: `^core/(?!(${rooms.join('|')})/|assess)` },
+      from: { path: `^core/(?!(${rooms.join('|')}|choose)/|assess)` },
       to: {},
     },
     {

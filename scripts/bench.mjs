@@ -6,6 +6,7 @@ ensurePackages();
 const codes = [
   [...withTypeScript, 'scripts/bench-assess.ts'],
   [...withTypeScript, 'scripts/bench-fit.ts'],
+  [...withTypeScript, 'scripts/bench-choose.ts'],
   ['scripts/load-size.mjs'],
 ].map((args) => spawnSync(process.execPath, args, { cwd: root, stdio: 'inherit' }).status ?? 1);
 process.exit(Math.max(...codes));

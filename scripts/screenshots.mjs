@@ -87,4 +87,13 @@ await at(DESK, '/demo/setups/setup-low-span', 'log.png', async (page) => {
 await at({ width: 800, height: 1130 }, '/demo/setups/setup-high-span/card', 'card.png', (page) =>
   page.emulateMedia({ media: 'print' }),
 );
+await at(DESK, '/demo/fit', 'fit.png', (page) =>
+  page.getByRole('button', { name: /^Parmelia 45, white in Weir/ }).click(),
+);
+await at(DESK, '/demo/setups', 'combinations.png', async (page) => {
+  await page.getByRole('button', { name: 'Plan a rappel' }).click();
+  await page.getByLabel('Who goes down', { exact: true }).selectOption({ label: 'Tomas Reedling' });
+  await page.getByRole('link', { name: /Propose/ }).click();
+  await page.locator('[data-combination]').first().waitFor();
+});
 await browser.close();

@@ -11,6 +11,7 @@ import { Toasts } from '../ui/Toasts';
 const SetupsPage = lazy(() => import('../features/setups/SetupsPage').then((m) => ({ default: m.SetupsPage })));
 const SetupPage = lazy(() => import('../features/setups/SetupPage').then((m) => ({ default: m.SetupPage })));
 const CardPage = lazy(() => import('../features/setups/CardPage').then((m) => ({ default: m.CardPage })));
+const ChoosePage = lazy(() => import('../features/setups/ChoosePage').then((m) => ({ default: m.ChoosePage })));
 const LockerPage = lazy(() => import('../features/locker/LockerPage').then((m) => ({ default: m.LockerPage })));
 const ItemPage = lazy(() => import('../features/locker/ItemPage').then((m) => ({ default: m.ItemPage })));
 const CheckPage = lazy(() => import('../features/check/CheckPage').then((m) => ({ default: m.CheckPage })));
@@ -50,6 +51,7 @@ export function App() {
                   <Route path="setups" element={<SetupsPage />} />
                   <Route path="setups/:setupId" element={<SetupPage />} />
                   <Route path="setups/:setupId/card" element={<CardPage />} />
+                  <Route path="setups/:setupId/choose" element={<ChoosePage />} />
                   <Route path="locker" element={<LockerPage />} />
                   <Route path="locker/:kind/:id" element={<ItemPage />} />
                   <Route path="fit" element={<FitPage />} />

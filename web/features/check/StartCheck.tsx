@@ -1,5 +1,6 @@
 import { ListChecks } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
+import { Link } from 'react-router';
 import type { Assessment } from '@core/assess';
 import type { Setup } from '@core/rig';
 
@@ -10,7 +11,14 @@ export function StartCheck({ setup, assessment }: { setup: Setup; assessment: As
   const [asking, setAsking] = useState(false);
   if (assessment.verdict === 'stop') return <p className="font-semibold">The check begins when no Stop is left.</p>;
   if (assessment.findings.some((f) => f.code === 'rig.part-missing')) {
-    return <p className="font-semibold">The check begins when every part is chosen.</p>;
+    return (
+      <div className="grid justify-items-start gap-1">
+        <Link to="choose" className="btn btn-act">
+          Propose from the locker
+        </Link>
+        <p className="text-sm">The check begins when every part is chosen.</p>
+      </div>
+    );
   }
   return (
     <>

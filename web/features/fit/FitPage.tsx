@@ -10,6 +10,7 @@ import { usePlace } from '../../app/WorkspaceProvider';
 import { useWorkspace } from '../../store/hooks';
 import { downloadText } from '../../ui/download';
 import { SEVERITY_WORDS, SeverityMark } from '../../ui/SeverityMark';
+import { WorkProgress } from '../../ui/WorkProgress';
 import { useFitMap } from '../../workers/useFitMap';
 import { FindingList } from '../setups/FindingList';
 import { fitCsv } from './fit-csv';
@@ -48,7 +49,7 @@ export function FitPage() {
           className="btn"
           disabled={!ready}
           onClick={() =>
-            ready && downloadText(`zevrin-fit-${job}.csv`, fitCsv(job, state.cells, ropes, devices), 'text/csv')
+            ready && downloadText(`zevrin-fit-${job}.csv`, fitCsv(job, state.result, ropes, devices), 'text/csv')
           }
         >
           <FileDown aria-hidden className="size-5" />
@@ -101,24 +102,17 @@ export function FitPage() {
           </Link>
         </p>
       )}
-      {state.kind === 'running' && !empty && (
-        <p className="mt-6 flex items-center gap-3" role="status">
-          <progress max={ropes.length} value={state.done} /> {state.done} of {ropes.length} ropes
-          <button type="button" className="btn" onClick={stop}>
-            Stop
-          </button>
-        </p>
-      )}
-      {(state.kind === 'stopped' || state.kind === 'failed') && (
-        <p className="mt-6 flex items-center gap-3" role="alert">
-          {state.kind === 'failed' ? `It could not be computed: ${state.message}` : 'Stopped.'}
-          <button type="button" className="btn" onClick={again}>
-            Compute again
-          </button>
-        </p>
+      {!empty && (
+        <WorkProgress
+          state={state}
+          says={(done) => `${done} of ${ropes.length} ropes`}
+          of={ropes.length}
+          onStop={stop}
+          onAgain={again}
+        />
       )}
       {ready && !empty && (
-        <FitTable key={job} cells={state.cells} ropes={ropes} devices={devices} order={order} filter={filter} />
+        <FitTable key={job} cells={state.result} ropes={ropes} devices={devices} order={order} filter={filter} />
       )}
       <SideBySide job={job} devices={devices} />
     </div>

@@ -1,0 +1,57 @@
+import { performance } from 'node:perf_hooks';
+import { choose, NOT_RIGGED } from '../core/choose/index.ts';
+import type { Item } from '../core/gear/index.ts';
+import { club, rappelDouble } from '../core/samples/index.ts';
+
+const BUDGET_MS = 1000;
+const N = 30;
+const many = <K extends Item['kind']>(
+  kind: K,
+  vary: (item: Extract<Item, { kind: K }>, i: number) => Partial<Extract<Item, { kind: K }>>,
+) => {
+  const models = club.clubItems.filter((i): i is Extract<Item, { kind: K }> => i.kind === kind);
+  return Array.from({ length: N }, (_, i) => ({
+    ...models[i % models.length]!,
+    id: `${kind}${i}`,
+    ...vary(models[i % models.length]!, i),
+  }));
+};
+const items = [
+  ...many('rope', (_, i) => ({ measuredDiameterMm: 7.8 + i * 0.13 })),
+  ...many('device', (_, i) => ({ name: `device ${i}` })),
+  ...many('connector', (_, i) => ({ broadInsideWidthMm: 18 + i })),
+  ...club.clubItems.filter((i) => i.kind === 'sling' || i.kind === 'cord' || i.kind === 'harness'),
+] as Item[];
+const open = {
+  ropeA: null,
+  device: null,
+  deviceConnector: null,
+  extension: null,
+  hitchCord: null,
+  hitchConnector: null,
+};
+
+let over = false;
+for (const [name, base] of [
+  ['everything open', { ...rappelDouble, gear: { ...rappelDouble.gear, ...open } }],
+  [
+    'icy, heavy: nothing fits well',
+    {
+      ...rappelDouble,
+      people: { climber: { ...club.tomas, massKg: 115 }, partner: null },
+      situation: { ...rappelDouble.situation, weather: 'icy' as const },
+      gear: { ...rappelDouble.gear, ...open },
+    },
+  ],
+] as const) {
+  const setup = { ...base, rig: { ...base.rig, ...NOT_RIGGED } };
+  choose(setup, items);
+  const start = performance.now();
+  const { looks, outcome, combinations } = choose(setup, items);
+  const ms = performance.now() - start;
+  over ||= ms > BUDGET_MS;
+  console.log(
+    `choose ${N} x ${N} x ${N}, ${name.padEnd(30)}${ms.toFixed(0).padStart(6)} ms   ${ms <= BUDGET_MS ? 'within' : 'OVER'} ${BUDGET_MS} ms   (${looks} looks, ${outcome}, ${combinations.length} combinations)`,
+  );
+}
+process.exitCode = over ? 1 : 0;
