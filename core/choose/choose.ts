@@ -98,7 +98,11 @@ const STEPS: readonly Step[] = [
   (s, items) => (s.gear.ropeA ? [s] : ofKind(items, 'rope').map((ropeA) => withGear(s, { ropeA }))),
   (s, items) => (s.gear.device ? [s] : ofKind(items, 'device').map((device) => withGear(s, { device }))),
   (s, items) =>
-    s.gear.deviceConnector ? [s] : deviceConnectors(items).map((deviceConnector) => withGear(s, { deviceConnector })),
+    s.gear.deviceConnector
+      ? [s]
+      : deviceConnectors(items)
+          .filter((c) => c.id !== s.gear.hitchConnector?.id && c.id !== s.gear.extraConnector?.id)
+          .map((deviceConnector) => withGear(s, { deviceConnector })),
   (s, items) =>
     s.gear.extension
       ? [s]

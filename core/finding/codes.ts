@@ -25,6 +25,7 @@ const RIG = 'core/rig/rig-findings.test.ts';
 /** Every judgement that Zevrin can make. Codes are stable: they stand in exported files and in check records. */
 export const FINDING_CODES = {
   'rig.part-missing': entry('A part of the set-up is not chosen', RIG, 'entered'),
+  'rig.part-twice': entry('One item is chosen for two places', RIG, 'entered'),
   'rig.anchor-textile': entry(
     'Rope runs through a textile sling at the anchor',
     RIG,

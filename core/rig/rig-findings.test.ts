@@ -23,6 +23,12 @@ describe('rigFindings', () => {
     ['nobody', { people: { climber: null } }, 'rig.part-missing untested'],
     ['two ropes planned, one chosen', { rig: { ropeUse: 'joined' } }, 'rig.part-missing untested'],
     ['stance above the anchor', { situation: { stanceHeightM: 40 } }, 'rig.part-missing untested'],
+    ['one connector for two places', { gear: { hitchConnector: club.pear } }, 'rig.part-twice mind'],
+    [
+      'one rope for both strands of two',
+      { rig: { ropeUse: 'joined' }, gear: { ropeB: club.longRope } },
+      'rig.part-twice mind',
+    ],
     ['textile', { situation: { anchorRope: 'textile' } }, 'rig.anchor-textile mind'],
     ['anchor not said', { situation: { anchorPoints: 'unknown' } }, 'rig.anchor-unknown untested'],
     ['one point', { situation: { anchorPoints: 'one' } }, 'rig.anchor-one-point mind'],

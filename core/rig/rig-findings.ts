@@ -17,7 +17,15 @@ const PART_OF_ROLE: Readonly<Record<GearRole, PartId>> = {
 
 /** What is not chosen, and what was entered about anchor, edge, strands and the knot between two ropes. */
 export function rigFindings(setup: Setup): Finding[] {
-  return [...missing(setup), ...heights(setup), ...anchor(setup), ...edge(setup), ...strands(setup), ...joint(setup)];
+  return [
+    ...missing(setup),
+    ...twice(setup),
+    ...heights(setup),
+    ...anchor(setup),
+    ...edge(setup),
+    ...strands(setup),
+    ...joint(setup),
+  ];
 }
 
 function missing(setup: Setup): Finding[] {
@@ -40,6 +48,24 @@ function missing(setup: Setup): Finding[] {
       remedy: 'Choose it, or put it into the locker first.',
     }),
   );
+}
+
+function twice({ gear, rig }: Setup): Finding[] {
+  const roles = (Object.keys(GEAR_ROLES) as GearRole[]).filter((role) => role !== 'ropeB' || rig.ropeUse === 'joined');
+  return roles.flatMap((role, i) => {
+    const first = roles.slice(0, i).find((other) => gear[role] !== null && gear[other]?.id === gear[role].id);
+    if (first === undefined) return [];
+    return [
+      finding({
+        code: 'rig.part-twice',
+        severity: 'mind',
+        subject: [PART_OF_ROLE[role], PART_OF_ROLE[first]],
+        says: `${gear[role]!.name} is chosen for two places.`,
+        because: `It stands as ${GEAR_ROLES[first].label.toLowerCase()} and as ${GEAR_ROLES[role].label.toLowerCase()}.`,
+        remedy: 'Take another one for one of them; where you own two alike, enter both in the locker.',
+      }),
+    ];
+  });
 }
 
 function heights({ situation }: Setup): Finding[] {

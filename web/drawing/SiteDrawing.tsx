@@ -153,6 +153,7 @@ export function SiteDrawing({ setup, assessment, chosen, onChoose }: DrawingProp
             to={vec(ROPE_X, stanceY)}
             offset={20}
             label={[say(-margin.best), 'short']}
+            shift={-14}
             tone="stop"
             anchor="end"
           />
@@ -166,7 +167,7 @@ export function SiteDrawing({ setup, assessment, chosen, onChoose }: DrawingProp
             >
               {[
                 `strands ${say(strands[0]!)}, ${say(strands[1]!)}`,
-                short ? `shorter end ${say(-margin.best)} too high` : `shorter end ${say(margin.best)} over`,
+                ...(short ? [] : [`shorter end ${say(margin.best)} over`]),
               ]}
             </Label>
           </g>

@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { FitCell } from '@core/fit';
 import { SEVERITIES, type Severity } from '@core/finding';
-import { diameterOf, JOB_KEYS, JOBS, type Device, type Job, type Rope } from '@core/gear';
+import { diameterOf, JOB_KEYS, JOBS, traitsOf, type Device, type Job, type Rope } from '@core/gear';
 import { printNumber, printQuantity } from '@core/units';
 import { usePreferences } from '../../app/preferences';
 import { usePlace } from '../../app/WorkspaceProvider';
@@ -28,9 +28,18 @@ export function FitPage() {
   const asked = query.get('job');
   const job: Job = isJob(asked) ? asked : 'rappel-double';
   const [filter, setFilter] = useState('');
+  const [onlyAble, setOnlyAble] = useState(false);
   const [order, setOrder] = useState<Order>('diameter');
   const ropes = useMemo(() => items.filter((i): i is Rope => i.kind === 'rope'), [items]);
   const devices = useMemo(() => items.filter((i): i is Device => i.kind === 'device'), [items]);
+  const able = useMemo(
+    () =>
+      devices.filter(({ family }) => {
+        const traits = traitsOf(family);
+        return traits.made.includes(job) || traits.declaredOnly.includes(job);
+      }),
+    [devices, job],
+  );
   const { state, stop, again } = useFitMap(job, ropes, devices);
   const ready = state.kind === 'done';
   const empty = ropes.length === 0 || devices.length === 0;
@@ -94,6 +103,15 @@ export function FitPage() {
           />
         </label>
       </div>
+      <label className="mt-1 flex min-h-11 w-fit items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-5 accent-(--act)"
+          checked={onlyAble}
+          onChange={(event) => setOnlyAble(event.target.checked)}
+        />
+        Only devices for this job
+      </label>
       {empty && (
         <p className="mt-8">
           A rope and a device are needed.{' '}
@@ -112,9 +130,16 @@ export function FitPage() {
         />
       )}
       {ready && !empty && (
-        <FitTable key={job} cells={state.result} ropes={ropes} devices={devices} order={order} filter={filter} />
+        <FitTable
+          key={job}
+          cells={state.result}
+          ropes={ropes}
+          devices={onlyAble ? able : devices}
+          order={order}
+          filter={filter}
+        />
       )}
-      <SideBySide job={job} devices={devices} />
+      <SideBySide job={job} devices={able} />
     </div>
   );
 }
@@ -158,7 +183,8 @@ function FitTable({ cells, ropes, devices, order, filter }: FitTableProps) {
       : byName(a, b),
   );
   const cell = chosen === null ? undefined : at.get(chosen);
-  const count = (severity: Severity) => cells.filter((c) => c.severity === severity).length;
+  const shown = sortedRopes.flatMap((r) => sortedDevices.map((d) => at.get(`${r.id}/${d.id}`)!));
+  const count = (severity: Severity) => shown.filter((c) => c.severity === severity).length;
 
   return (
     <>

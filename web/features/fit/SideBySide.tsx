@@ -15,16 +15,12 @@ const COLUMNS: readonly (readonly [string, (traits: FamilyTraits) => string])[] 
   ['Defeated by', (t) => (t.defeats.length > 0 ? t.defeats.map((d) => DEFEATS[d]).join('; ') : UNKNOWN)],
 ];
 
-/** Devices of the locker that can do this job, with the traits that decide between them, and the questions on which people disagree. */
+/** Devices that can do this job, with the traits that decide between them, and the questions on which people disagree. */
 export function SideBySide({ job, devices }: { job: Job; devices: readonly Device[] }) {
-  const able = devices.filter(({ family }) => {
-    const traits = traitsOf(family);
-    return traits.made.includes(job) || traits.declaredOnly.includes(job);
-  });
   const schools = schoolsFor(job);
   return (
     <>
-      {able.length > 0 && (
+      {devices.length > 0 && (
         <section className="mt-10" aria-labelledby="side-by-side">
           <h2 id="side-by-side">Side by side: {JOBS[job].toLowerCase()}</h2>
           <p className="text-ink-2">
@@ -43,7 +39,7 @@ export function SideBySide({ job, devices }: { job: Job; devices: readonly Devic
                 </tr>
               </thead>
               <tbody>
-                {able.map((device) => {
+                {devices.map((device) => {
                   const traits = traitsOf(device.family);
                   return (
                     <tr key={device.id}>
