@@ -12,10 +12,11 @@ import { addSetup, changeSetup, removeSetup } from '../../store/edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited, fieldLeft, undone } from '../../store/workspace-slice';
 import { downloadText } from '../../ui/download';
+import { SeverityMark } from '../../ui/SeverityMark';
 import { useToast } from '../../ui/Toasts';
 import { StartCheck } from '../check/StartCheck';
 import { FindingList } from './FindingList';
-import { VerdictBanner } from './VerdictBanner';
+import { VerdictBanner, verdictSentence } from './VerdictBanner';
 
 const SetupForm = lazy(() => import('./SetupForm').then((m) => ({ default: m.SetupForm })));
 
@@ -75,6 +76,13 @@ function SetupView({ setup }: { setup: Setup }) {
           <Suspense>
             <SetupForm setup={setup} onChange={change} />
           </Suspense>
+          <p
+            aria-hidden
+            className="sticky bottom-17 z-10 mt-3 flex items-center gap-3 rounded-lg border border-line-2 bg-surface px-3 py-2 shadow-md lg:hidden"
+          >
+            <SeverityMark severity={assessment.verdict} withWord />
+            <span className="truncate">{assessment.verdict === 'clear' ? '' : verdictSentence(assessment)}</span>
+          </p>
         </section>
         <section aria-label="Drawing" className={`${panel === 'drawing' ? '' : 'hidden'} lg:block`}>
           <div className="grid gap-4 rounded-xl border border-line bg-surface p-3 sm:grid-cols-2">
