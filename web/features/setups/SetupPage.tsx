@@ -72,7 +72,7 @@ function SetupView({ setup }: { setup: Setup }) {
         ))}
       </div>
       <div className="mt-4 grid gap-5 lg:grid-cols-[17rem_minmax(0,1fr)_20rem]">
-        <section aria-label="Change the set-up" className={`${panel === 'form' ? '' : 'hidden'} lg:block`}>
+        <section aria-label="Change the set-up" className={`min-w-0 ${panel === 'form' ? '' : 'hidden'} lg:block`}>
           <Suspense>
             <SetupForm setup={setup} onChange={change} />
           </Suspense>
@@ -81,7 +81,9 @@ function SetupView({ setup }: { setup: Setup }) {
             className="sticky bottom-17 z-10 mt-3 flex items-center gap-3 rounded-lg border border-line-2 bg-surface px-3 py-2 shadow-md lg:hidden"
           >
             <SeverityMark severity={assessment.verdict} withWord />
-            <span className="truncate">{assessment.verdict === 'clear' ? '' : verdictSentence(assessment)}</span>
+            <span className="min-w-0 flex-1 truncate">
+              {assessment.verdict === 'clear' ? '' : verdictSentence(assessment)}
+            </span>
           </p>
         </section>
         <section aria-label="Drawing" className={`${panel === 'drawing' ? '' : 'hidden'} lg:block`}>
