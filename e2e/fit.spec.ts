@@ -40,7 +40,7 @@ test('it is sorted, filtered and saved as CSV', async ({ page }) => {
   await expect(rows).toHaveText([/Cladonia/, /Usnea/, /Parmelia/]);
   await page.getByLabel('Order').selectOption('name');
   await expect(rows).toHaveText([/Cladonia/, /Parmelia/, /Usnea/]);
-  await page.getByLabel('Only devices for this job').check();
+  await page.getByLabel('Only devices that can do it').check();
   await expect(page.getByRole('region', { name: 'Fit map' }).getByRole('columnheader')).toHaveText([
     'Rope',
     /Culvert/,
@@ -48,7 +48,7 @@ test('it is sorted, filtered and saved as CSV', async ({ page }) => {
     /Stile/,
     /Weir/,
   ]);
-  await page.getByLabel('Only devices for this job').uncheck();
+  await page.getByLabel('Only devices that can do it').uncheck();
   await page.getByLabel('Only names with').fill('usnea');
   await expect(rows).toHaveCount(1);
   await expect(page.getByRole('region', { name: 'Fit map' }).getByRole('columnheader')).toHaveCount(devices.length + 1);

@@ -110,7 +110,7 @@ export function FitPage() {
           checked={onlyAble}
           onChange={(event) => setOnlyAble(event.target.checked)}
         />
-        Only devices for this job
+        Only devices that can do it
       </label>
       {empty && (
         <p className="mt-8">
