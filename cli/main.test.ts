@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { assess } from '../core/assess.ts';
+import { FAMILY_KEYS, JOB_KEYS } from '../core/gear/index.ts';
 import { writeWorkspace } from '../core/files/index.ts';
 import { demoWorkspace, rappelDoubleFaulty } from '../core/samples/index.ts';
 import { run } from './main.ts';
@@ -34,6 +35,26 @@ describe('zevrin', () => {
     expect(findings.some((f) => /[{}]/.test(f.says))).toBe(false);
   });
 
+  it('assesses fit and connector for every job', () => {
+    for (const job of JOB_KEYS) {
+      const result = zevrin(['assess', 'c'], { c: zevrin(['sample', `choice-${job}`]).out });
+      expect(result.code, job).toBe(0);
+      const { findings, notAssessed } = JSON.parse(result.out) as {
+        findings: { code: string }[];
+        notAssessed: string[];
+      };
+      expect(
+        findings.some((f) => f.code.startsWith('fit.')),
+        job,
+      ).toBe(true);
+      expect(
+        findings.some((f) => f.code.startsWith('connector.')),
+        job,
+      ).toBe(true);
+      expect(notAssessed.length, job).toBeGreaterThan(0);
+    }
+  });
+
   it('exits with 2 and the path of the fault for a wrong file', () => {
     const broken = zevrin(['sample', 'rappel-double']).out.replace('"hitchWraps": 4', '"hitchWraps": 44');
     const result = zevrin(['assess', 's.json'], { 's.json': broken });
@@ -44,8 +65,13 @@ describe('zevrin', () => {
   });
 
   it('lists what there is, and explains itself otherwise', () => {
-    const list = JSON.parse(zevrin(['list']).out) as { samples: string[]; findingCodes: Record<string, string> };
+    const list = JSON.parse(zevrin(['list']).out) as {
+      samples: string[];
+      deviceFamilies: object;
+      findingCodes: Record<string, string>;
+    };
     expect(list.samples).toContain('rappel-double');
+    expect(Object.keys(list.deviceFamilies)).toHaveLength(FAMILY_KEYS.length);
     expect(Object.keys(list.findingCodes)).toContain('fit.rope-too-thin');
     expect(zevrin(['sample', 'toString']).code).toBe(1);
     expect(zevrin([])).toMatchObject({ code: 1 });

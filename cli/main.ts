@@ -1,12 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { assess } from '../core/assess.ts';
-import { readDocument, writeSetup, type FileIssue } from '../core/files/index.ts';
+import { assessChoice } from '../core/assess-choice.ts';
+import { readDocument, type Document, type FileIssue } from '../core/files/index.ts';
 import { FINDING_CODES, renderFinding } from '../core/finding/index.ts';
 import { DEVICE_FAMILIES, JOBS } from '../core/gear/index.ts';
 import { SAMPLES } from '../core/samples/index.ts';
 
-const USAGE = `zevrin assess FILE   findings of the set-up in FILE as JSON (- reads standard input)
-zevrin sample NAME   a demo set-up to start from
+const USAGE = `zevrin assess FILE   findings of the set-up or choice in FILE as JSON (- reads standard input)
+zevrin sample NAME   a demo set-up or choice to start from
 zevrin list          samples, jobs, device families and finding codes
 `;
 
@@ -31,19 +32,29 @@ function assessFile(io: Io, path: string): number {
   }
   const result = readDocument(text);
   if (!result.ok) return refuse(io, result.issues);
-  if (result.value.kind !== 'setup') {
+  if (result.value.kind === 'workspace') {
     return refuse(io, [
       {
         path: 'kind',
         read: JSON.stringify(result.value.kind),
-        message: 'A file with one set-up is needed: kind must be "setup".',
+        message: 'A file with one set-up or one choice is needed: kind must be "setup" or "choice".',
       },
     ]);
   }
-  const { verdict, findings } = assess(result.value.setup);
+  const { verdict, findings, ...more } = judged(result.value);
   const rendered = findings.map((finding) => ({ ...finding, ...sentences(finding) }));
-  io.out(`${JSON.stringify({ verdict, findings: rendered }, null, 2)}\n`);
+  io.out(`${JSON.stringify({ verdict, ...more, findings: rendered }, null, 2)}\n`);
   return 0;
+}
+
+/** Verdict and findings of a set-up; of a choice also what was not assessed for its job. */
+function judged(document: Exclude<Document, { kind: 'workspace' }>) {
+  if (document.kind === 'choice') {
+    const { verdict, findings, notAssessed } = assessChoice(document.choice);
+    return { verdict, findings, notAssessed };
+  }
+  const { verdict, findings } = assess(document.setup);
+  return { verdict, findings };
 }
 
 /** Sentences with their numbers filled in, metric; the numbers themselves stay in the units their quantity names. */
@@ -66,7 +77,7 @@ export function run(args: readonly string[], io: Io): number {
       io.err(`no sample "${operand}"; there are: ${Object.keys(SAMPLES).join(', ')}\n`);
       return 1;
     }
-    io.out(writeSetup(sample));
+    io.out(sample());
     return 0;
   }
   if (command === 'list' && !operand) {

@@ -1,6 +1,6 @@
 import { performance } from 'node:perf_hooks';
-import { choose, NOT_RIGGED } from '../core/choose/index.ts';
-import type { Item } from '../core/gear/index.ts';
+import { choose, NOT_RIGGED, plan } from '../core/choose/index.ts';
+import { JOB_KEYS, type Item } from '../core/gear/index.ts';
 import { club, rappelDouble } from '../core/samples/index.ts';
 
 const BUDGET_MS = 1000;
@@ -52,6 +52,18 @@ for (const [name, base] of [
   over ||= ms > BUDGET_MS;
   console.log(
     `choose ${N} x ${N} x ${N}, ${name.padEnd(30)}${ms.toFixed(0).padStart(6)} ms   ${ms <= BUDGET_MS ? 'within' : 'OVER'} ${BUDGET_MS} ms   (${looks} looks, ${outcome}, ${combinations.length} combinations)`,
+  );
+}
+// Plans: every rope (and pair of ropes), device, connector and way.
+for (const job of JOB_KEYS) {
+  const question = { job, heightM: 20, weather: 'dry' as const, climber: club.tomas, belayer: null };
+  plan(question, items, []);
+  const start = performance.now();
+  const { combinations, pairs } = plan(question, items, []);
+  const ms = performance.now() - start;
+  over ||= ms > BUDGET_MS;
+  console.log(
+    `plan ${N} x ${N} x ${N} x all ways, ${job.padEnd(20)}${ms.toFixed(0).padStart(6)} ms   ${ms <= BUDGET_MS ? 'within' : 'OVER'} ${BUDGET_MS} ms   (${pairs} sets of ropes with a device, ${combinations.length} combinations)`,
   );
 }
 process.exitCode = over ? 1 : 0;

@@ -14,11 +14,13 @@ export interface GateInput {
 }
 
 /** What running rope, rock or shaking does to each kind of lock; undefined when it does not open it by itself. */
-const OPENED_BY: Readonly<Record<Connector['lock'], string | undefined>> = {
+export const OPENED_BY: Readonly<Record<Connector['lock'], string | undefined>> = {
   none: 'Running rope or rock pushes a gate without a lock open.',
   screw: 'Running rope rolls a screw sleeve open, and shaking unscrews it.',
   'two-action': 'Rope that runs over the sleeve can turn it and press the gate open.',
   'three-action': undefined,
+  magnetic: undefined,
+  twin: undefined,
   unknown: 'How this gate locks is not known, so neither is what opens it.',
 };
 

@@ -14,12 +14,19 @@ export interface SeatInput {
 
 /** Which end of the connector holds the rope in a tube, and whether both strands have room there. */
 export function seatFindings({ connector, part, ropeEnd, strandsMm }: SeatInput): Finding[] {
-  return [end(connector, part, ropeEnd), ...room(connector, part, strandsMm)];
+  return [endFinding(connector, part, ropeEnd), ...roomFindings(connector, part, strandsMm)];
 }
 
-function end(connector: Connector, part: PartId, ropeEnd: SeatInput['ropeEnd']): Finding {
-  const because =
-    'On the broad end two strands lie side by side and run alike; in the narrow end they crowd, twist and wear.';
+const BROAD_BECAUSE =
+  'On the broad end two strands lie side by side and run alike; in the narrow end they crowd, twist and wear.';
+
+/** Which end of the connector the rope runs over. */
+export function endFinding(
+  connector: Connector,
+  part: PartId,
+  ropeEnd: SeatInput['ropeEnd'],
+  because = BROAD_BECAUSE,
+): Finding {
   if (ropeEnd === 'unknown') {
     return finding({
       code: 'connector.seat-unknown',
@@ -52,7 +59,8 @@ function end(connector: Connector, part: PartId, ropeEnd: SeatInput['ropeEnd']):
   });
 }
 
-function room(connector: Connector, part: PartId, strandsMm: readonly [number, number]): Finding[] {
+/** Whether these strands have room side by side on the broad end. */
+export function roomFindings(connector: Connector, part: PartId, strandsMm: readonly [number, number]): Finding[] {
   if (connector.broadInsideWidthMm === null) return [];
   const needMm = strandsMm[0] + strandsMm[1] + threshold('connectorRoomMm');
   if (connector.broadInsideWidthMm >= needMm) return [];

@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import { itemSchema, personSchema } from '../gear/index.ts';
 import { checkRecordSchema, usageSchema } from '../log/index.ts';
-import { setupSchema } from '../rig/index.ts';
+import { choiceSchema, setupSchema } from '../rig/index.ts';
+import { wayTestSchema } from '../connector/index.ts';
 
 export const FORMAT = 'zevrin';
 /** Version of the files that are written. Every older one is still read. */
-export const VERSION = 1;
+export const VERSION = 2;
 
 const unique = (list: readonly { id: string }[], ctx: z.RefinementCtx, path: string) => {
   const seen = new Set<string>();
@@ -23,19 +24,38 @@ export const workspaceSchema = z
     setups: z.array(setupSchema),
     checks: z.array(checkRecordSchema),
     uses: z.array(usageSchema),
+    choices: z.array(choiceSchema),
+    wayTests: z.array(wayTestSchema),
   })
   .superRefine((workspace, ctx) => {
     for (const [path, list] of Object.entries(workspace)) unique(list, ctx, path);
   });
 export type Workspace = z.infer<typeof workspaceSchema>;
 export type Collection = keyof Workspace;
-export const COLLECTIONS = ['items', 'people', 'setups', 'checks', 'uses'] as const satisfies readonly Collection[];
+export const COLLECTIONS = [
+  'items',
+  'people',
+  'setups',
+  'checks',
+  'uses',
+  'choices',
+  'wayTests',
+] as const satisfies readonly Collection[];
 
-export const emptyWorkspace = (): Workspace => ({ items: [], people: [], setups: [], checks: [], uses: [] });
+export const emptyWorkspace = (): Workspace => ({
+  items: [],
+  people: [],
+  setups: [],
+  checks: [],
+  uses: [],
+  choices: [],
+  wayTests: [],
+});
 
 const head = { format: z.literal(FORMAT), version: z.literal(VERSION) };
 export const documentSchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...head, kind: z.literal('workspace'), workspace: workspaceSchema }),
   z.strictObject({ ...head, kind: z.literal('setup'), setup: setupSchema }),
+  z.strictObject({ ...head, kind: z.literal('choice'), choice: choiceSchema }),
 ]);
 export type Document = z.infer<typeof documentSchema>;

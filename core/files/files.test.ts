@@ -1,7 +1,17 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { demoWorkspace, rappelDouble } from '../samples/index.ts';
-import { migrator, readDocument, VERSION, workspaceSchema, writeSetup, writeWorkspace } from './index.ts';
+import { itemSchema, JOB_KEYS, UNDECLARED_DEVICE, UNMEASURED_CONNECTOR } from '../gear/index.ts';
+import { bestChoice, demoWorkspace, rappelDouble } from '../samples/index.ts';
+import {
+  entryFrom1To2,
+  migrator,
+  readDocument,
+  VERSION,
+  workspaceSchema,
+  writeChoice,
+  writeSetup,
+  writeWorkspace,
+} from './index.ts';
 
 const issuesOf = (text: string) => {
   const result = readDocument(text);
@@ -28,11 +38,54 @@ describe('files', () => {
     expect(result.ok && result.value.kind === 'workspace' && writeWorkspace(result.value.workspace)).toBe(text);
   });
 
-  it('the version 1 fixture is still read, whole', () => {
-    const text = readFileSync(new URL('fixtures/v1.json', import.meta.url), 'utf8');
-    const result = readDocument(text);
-    expect(result.ok && result.value.kind === 'setup' && result.value.setup).toEqual(rappelDouble);
-    expect(writeSetup(rappelDouble)).toBe(text);
+  it('every fixture is still read, whole', () => {
+    const read = (version: number) => readFileSync(new URL(`fixtures/v${version}.json`, import.meta.url), 'utf8');
+    const setupOf = (text: string) => {
+      const result = readDocument(text);
+      return result.ok && result.value.kind === 'setup' ? result.value.setup : result;
+    };
+    // Version 1 knew no measures of the way a connector is clipped, and nothing more of a device than its ranges.
+    const bare = (c: typeof rappelDouble.gear.deviceConnector) => c && { ...c, ...UNMEASURED_CONNECTOR };
+    const { gear } = rappelDouble;
+    expect(setupOf(read(1))).toEqual({
+      ...rappelDouble,
+      gear: { ...gear, deviceConnector: bare(gear.deviceConnector), hitchConnector: bare(gear.hitchConnector) },
+    });
+    expect(setupOf(read(2))).toEqual(rappelDouble);
+    expect(writeSetup(rappelDouble)).toBe(read(2));
+  });
+
+  it('a whole workspace of version 1 is brought up, its records and the snapshots in them included', () => {
+    const now = JSON.parse(writeWorkspace(demoWorkspace())) as { workspace: Record<string, unknown> };
+    const added = new Set([
+      ...Object.keys(UNMEASURED_CONNECTOR),
+      ...Object.keys(UNDECLARED_DEVICE),
+      'bestMinDiameterMm',
+      'bestMaxDiameterMm',
+    ]);
+    const old = JSON.parse(
+      JSON.stringify(now, (key, value: unknown) => (added.has(key) ? undefined : value)),
+    ) as typeof now;
+    delete old.workspace.choices;
+    delete old.workspace.wayTests;
+    const result = readDocument(JSON.stringify({ ...old, version: 1 }));
+    expect(result.ok && result.value.kind === 'workspace' && result.value.workspace).toMatchObject({
+      choices: [],
+      wayTests: [],
+    });
+    expect(issuesOf(JSON.stringify({ ...old, version: 2 }))[0]!.path).toMatch(/^workspace\.items\[\d+\]/);
+    const items = old.workspace.items as unknown[];
+    expect(items.map((item) => itemSchema.safeParse(entryFrom1To2('items', item)).success)).not.toContain(false);
+    expect(entryFrom1To2('people', { a: 1 })).toEqual({ a: 1 });
+    expect(entryFrom1To2('items', 'not an item')).toBe('not an item');
+  });
+
+  it('a choice for every job goes out and comes back', () => {
+    for (const job of JOB_KEYS) {
+      const text = writeChoice(bestChoice(job));
+      const result = readDocument(text);
+      expect(result.ok && result.value.kind === 'choice' && writeChoice(result.value.choice), job).toBe(text);
+    }
   });
 
   it.each<[string, string, RegExp, RegExp]>([
@@ -44,12 +97,12 @@ describe('files', () => {
       'a newer version',
       '{"format":"zevrin","version":99}',
       /^version$/,
-      /newer Zevrin \(version 99\).*up to version 1/,
+      /newer Zevrin \(version 99\).*up to version 2/,
     ],
     [
       'a diameter out of range',
-      edited([...items, 3, 'nominalDiameterMm'], 98),
-      /^workspace\.items\[3\]\.nominalDiameterMm$/,
+      edited([...items, 5, 'nominalDiameterMm'], 98),
+      /^workspace\.items\[5\]\.nominalDiameterMm$/,
       /12/,
     ],
     [
@@ -61,8 +114,8 @@ describe('files', () => {
     ['an id twice', edited([...items, 1, 'id'], 'connector-d'), /^workspace\.items\[1\]\.id$/, /twice/],
     [
       'an upper limit below the lower',
-      edited([...items, 5, 'declarations', 0, 'maxDiameterMm'], 6),
-      /^workspace\.items\[5\]\.declarations\[0\]\.maxDiameterMm$/,
+      edited([...items, 7, 'declarations', 0, 'maxDiameterMm'], 6),
+      /^workspace\.items\[7\]\.declarations\[0\]\.maxDiameterMm$/,
       /below/,
     ],
     ['a key that is not known', edited(['workspace', 'people', 0, 'wings'], 2), /^workspace\.people\[0\]$/, /wings/],
@@ -74,7 +127,7 @@ describe('files', () => {
   });
 
   it('says what was read', () => {
-    expect(issuesOf(edited([...items, 3, 'nominalDiameterMm'], 98))[0]!.read).toBe('98');
+    expect(issuesOf(edited([...items, 5, 'nominalDiameterMm'], 98))[0]!.read).toBe('98');
   });
 });
 

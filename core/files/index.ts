@@ -10,4 +10,12 @@ export {
   type Workspace,
 } from './documents.ts';
 export { migrator, type Migration } from './migrate.ts';
-export { readDocument, writeSetup, writeWorkspace, type FileIssue, type FileResult } from './read-write.ts';
+export { entryFrom1To2, MIGRATIONS } from './migrations.ts';
+export {
+  readDocument,
+  writeChoice,
+  writeSetup,
+  writeWorkspace,
+  type FileIssue,
+  type FileResult,
+} from './read-write.ts';

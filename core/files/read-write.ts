@@ -1,7 +1,8 @@
 import type { z } from 'zod';
-import type { Setup } from '../rig/index.ts';
+import type { Choice, Setup } from '../rig/index.ts';
 import { documentSchema, FORMAT, VERSION, type Document, type Workspace } from './documents.ts';
 import { migrator } from './migrate.ts';
+import { MIGRATIONS } from './migrations.ts';
 
 /** What is wrong in a file, and exactly where. `path` reads like `workspace.items[3].lengthM`, '' for the whole file. */
 export interface FileIssue {
@@ -13,7 +14,7 @@ export interface FileIssue {
 export type FileResult<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly issues: readonly FileIssue[] };
 
-const migrate = migrator(VERSION, []);
+const migrate = migrator(VERSION, MIGRATIONS);
 
 const pathText = (path: readonly PropertyKey[]): string =>
   path.reduce<string>(
@@ -91,15 +92,20 @@ const byId = <T extends { id: string }>(list: readonly T[]): T[] =>
   [...list].sort((a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0));
 
 /** A whole workspace as a file; every list in the order of its ids, so that the order of storing does not show. */
-export function writeWorkspace({ items, people, setups, checks, uses }: Workspace): string {
+export function writeWorkspace({ items, people, setups, checks, uses, choices, wayTests }: Workspace): string {
   const workspace: Workspace = {
     items: byId(items),
     people: byId(people),
     setups: byId(setups),
     checks: byId(checks),
     uses: byId(uses),
+    choices: byId(choices),
+    wayTests: byId(wayTests),
   };
   return print({ format: FORMAT, version: VERSION, kind: 'workspace', workspace });
 }
 /** One set-up as a file, for the command line and for a partner. */
 export const writeSetup = (setup: Setup): string => print({ format: FORMAT, version: VERSION, kind: 'setup', setup });
+/** One combination taken for a job as a file. */
+export const writeChoice = (choice: Choice): string =>
+  print({ format: FORMAT, version: VERSION, kind: 'choice', choice });

@@ -20,6 +20,9 @@ const REACH = 'core/geometry/arm-reach.test.ts';
 const BUDGET = 'core/geometry/rope-budget.test.ts';
 const GATE = 'core/connector/gate.test.ts';
 const SEAT = 'core/connector/seat.test.ts';
+const WAYS = 'core/connector/ways.test.ts';
+const OWN = 'core/connector/own-tests.test.ts';
+const PAIR = 'core/connector/pair.test.ts';
 const RIG = 'core/rig/rig-findings.test.ts';
 
 /** Every judgement that Zevrin can make. Codes are stable: they stand in exported files and in check records. */
@@ -43,6 +46,7 @@ export const FINDING_CODES = {
   'rig.joining-knot-unknown': entry('Not said how the two ropes are joined', RIG, 'practice-hook-up'),
 
   'fit.rope-in-range': entry('Rope inside the declared range of the device', FIT, 'maker-declaration'),
+  'fit.outside-best-range': entry('Rope inside the declared range, outside the best one', FAMILY, 'maker-declaration'),
   'fit.rope-near-limit': entry('Rope at the limit of the declared range', FIT, 'maker-declaration', 'memory-diameter'),
   'fit.rope-too-thin': entry('Rope thinner than the device is declared for', FIT, 'maker-declaration'),
   'fit.rope-too-thick': entry('Rope thicker than the device is declared for', FIT, 'maker-declaration'),
@@ -55,6 +59,10 @@ export const FINDING_CODES = {
   'fit.job-only-if-declared': entry('Device serves this job only where its maker says so', FAMILY, 'practice-families'),
   'fit.one-strand-only': entry('Device takes one strand only', FAMILY, 'practice-families'),
   'fit.one-person-only': entry('Device is made for one person', FAMILY, 'practice-families'),
+  'fit.persons-not-declared': entry('Not declared for how many persons', FAMILY, 'maker-declaration'),
+  'fit.attached-elsewhere': entry('Device may not hang where this job hangs it', FAMILY, 'maker-declaration'),
+  'fit.tied': entry('Tied with the rope itself', FAMILY, 'practice-families'),
+  'fit.down-only': entry('Device only brings down', FAMILY, 'practice-families'),
   'fit.aid-only': entry('Device helps upwards and holds nobody', FAMILY, 'practice-families'),
   'fit.guide-mode-thin': entry('Thin rope in guide mode', FAMILY, 'practice-guide-mode'),
   'fit.cam-brakes-less': entry('Assisted cam brakes less on this rope', FAMILY, 'practice-assisted-cam'),
@@ -175,6 +183,43 @@ export const FINDING_CODES = {
     'practice-broad-end',
     'memory-margins',
   ),
+  'connector.does-not-pass': entry('Stock does not pass the hole', WAYS, 'plane-geometry', 'practice-ways'),
+  'connector.gate-too-narrow': entry('Plate does not pass the gate', WAYS, 'plane-geometry', 'practice-ways'),
+  'connector.barely-passes': entry('Stock barely passes the hole', WAYS, 'plane-geometry', 'memory-clipping'),
+  'connector.entry-side': entry('Clipped from a side that the maker does not allow', WAYS, 'maker-declaration'),
+  'connector.sleeve-enters': entry(
+    'Sleeve can come between the plates or into the notch',
+    WAYS,
+    'practice-ways',
+    'en-12275',
+  ),
+  'connector.stock-wedges': entry('Connector wedges, the device cannot turn', WAYS, 'practice-ways', 'memory-clipping'),
+  'connector.settles-across': entry('Connector can settle across', WAYS, 'practice-ways', 'en-12275'),
+  'connector.load-off-spine': entry('Wide part holds the load off the spine', WAYS, 'lever-statics', 'en-12275'),
+  'connector.rope-unscrews': entry('Running rope can open the gate', WAYS, 'practice-gate', 'en-12275'),
+  'connector.shakes-open': entry('Shaking can unscrew the sleeve', WAYS, 'practice-gate'),
+  'connector.gate-unlocked': entry('Gate cannot be locked', WAYS, 'practice-gate'),
+  'connector.kind-forbidden': entry('Kind of connector that the maker forbids', WAYS, 'maker-declaration'),
+  'connector.kind-not-wanted': entry(
+    'Another kind of connector is wanted',
+    WAYS,
+    'maker-declaration',
+    'practice-families',
+  ),
+  'connector.geometry-unknown': entry('Measures of connector or device missing', WAYS, 'practice-ways'),
+  'connector.way-free': entry('Connector passes and turns freely', WAYS, 'plane-geometry', 'practice-ways'),
+  'connector.job-strength': entry(
+    'Strength left against the load of the job',
+    WAYS,
+    'en-12275',
+    'wexler-1950',
+    'memory-fall',
+  ),
+  'connector.own-test-bad': entry('Your own test of this way went wrong', OWN, 'practice-ways', 'entered'),
+  'connector.own-test-worked': entry('Your own test of this way worked', OWN, 'practice-ways', 'entered'),
+  'connector.pair-same-side': entry('Two connectors with their gates alike', PAIR, 'practice-pair'),
+  'connector.pair-no-room': entry('No room for two connectors', PAIR, 'plane-geometry', 'practice-pair'),
+  'connector.pair-opposed': entry('Two connectors opposed and reversed', PAIR, 'practice-pair'),
   'connector.strength': entry('Strength left along, across and with the gate open', SEAT, 'en-12275', 'memory-margins'),
   'connector.strength-unknown': entry('Strength of the connector not known', SEAT, 'en-12275'),
 } as const satisfies Record<string, FindingCodeEntry>;

@@ -84,7 +84,8 @@ export function finding(input: FindingInput): Finding {
     ...input,
     numbers: input.numbers ?? [],
     remedy: input.remedy ?? '',
-    sources: [...new Set([...registered, ...(input.sources ?? [])])],
+    // Made by the ten thousand while planning: the set is built only where it is needed.
+    sources: input.sources ? [...new Set([...registered, ...input.sources])] : registered,
   };
 }
 

@@ -2,9 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { overall, renderFinding, SEVERITIES } from '../finding/index.ts';
 import {
+  declarationSchema,
   FAMILY_KEYS,
   JOB_FACTS,
   JOB_KEYS,
+  MUNTER,
   traitsOf,
   type Device,
   type Family,
@@ -12,7 +14,7 @@ import {
   type Rope,
 } from '../gear/index.ts';
 import { club } from '../samples/index.ts';
-import { fitCell, fitRow } from './index.ts';
+import { fitCell, fitRow, handOffIn, modesOf } from './index.ts';
 
 const rope = (mm: number, more: Partial<Rope> = {}): Rope => ({
   ...club.longRope,
@@ -36,6 +38,8 @@ const device = (
     constructions,
     minDiameterMm: min,
     maxDiameterMm: max,
+    bestMinDiameterMm: null,
+    bestMaxDiameterMm: null,
   })),
 });
 const found = (job: Job, r: Rope, d: Device) => fitCell(job, r, d).findings.map((f) => `${f.code} ${f.severity}`);
@@ -105,6 +109,57 @@ describe('two-sided plate', () => {
   });
 });
 
+describe('what a model declares', () => {
+  const cam = device('assisted-cam', 8.9, 11, ['pick-off', 'belay-second', 'belay-leader'], ['single']);
+  it('persons: one is a stop for two people, not declared is not tested', () => {
+    expect(found('pick-off', rope(10), { ...cam, personsRated: 'one' })).toContain('fit.one-person-only stop');
+    expect(found('pick-off', rope(10), cam)).toContain('fit.persons-not-declared untested');
+    expect(found('pick-off', rope(10), { ...cam, personsRated: 'two' }).join()).not.toContain('person');
+  });
+  it('where it may hang: a device for the harness only does not belay from an anchor', () => {
+    expect(found('belay-second', rope(10), { ...cam, attachTo: 'harness' })).toContain('fit.attached-elsewhere stop');
+    expect(found('belay-leader', rope(10), { ...cam, attachTo: 'anchor' })).toContain('fit.attached-elsewhere stop');
+    expect(found('belay-second', rope(10), { ...cam, attachTo: 'both' }).join()).not.toContain('elsewhere');
+  });
+  it('a best range inside the declared one is said, not judged', () => {
+    const best = {
+      ...cam,
+      declarations: cam.declarations.map((d) => ({ ...d, bestMinDiameterMm: 9.5, bestMaxDiameterMm: 10.5 })),
+    };
+    expect(found('belay-leader', rope(9.55, { measuringUncertaintyMm: 0.05 }), best)).toEqual([
+      'fit.rope-in-range clear',
+    ]);
+    expect(found('belay-leader', rope(10.6), best)).toEqual(['fit.outside-best-range clear']);
+    expect(found('belay-leader', rope(10), best)).toEqual(['fit.rope-in-range clear']);
+  });
+  it('best ranges must lie inside the declared ones', () => {
+    const range = { ...cam.declarations[0]!, minDiameterMm: 9, maxDiameterMm: 11 };
+    const ok = (best: Partial<typeof range>) => declarationSchema.safeParse({ ...range, ...best }).success;
+    expect(ok({ bestMinDiameterMm: 9.2, bestMaxDiameterMm: 10.8 })).toBe(true);
+    expect(ok({ bestMinDiameterMm: 8.9 })).toBe(false);
+    expect(ok({ bestMaxDiameterMm: 11.1 })).toBe(false);
+    expect(ok({ bestMinDiameterMm: 10, bestMaxDiameterMm: 9.5 })).toBe(false);
+  });
+});
+
+describe('what lets the rope run', () => {
+  it('brings down a tree and does not hold on the way up', () => {
+    expect(found('tree-stationary', rope(10), device('eared-eight', 9, 13, ['tree-stationary']))).toContain(
+      'fit.down-only mind',
+    );
+    expect(found('tree-stationary', rope(10), MUNTER)).toEqual(['fit.down-only mind', 'fit.tied clear']);
+    expect(
+      found('tree-stationary', rope(11.7), device('multi-ascender', 9, 13, ['tree-stationary'])).join(),
+    ).not.toContain('down-only');
+  });
+  it('a guide plate lets it run as a tube and holds in guide mode', () => {
+    const plate = device('guide-plate', 8.7, 11, []);
+    expect(handOffIn(plate, 'belay-leader')).toBe('runs');
+    expect(handOffIn(plate, 'belay-second')).toBe('holds');
+    expect(modesOf(plate, 'belay-second', rope(10))[0]).toContain('guide mode');
+  });
+});
+
 describe('clamps and aids', () => {
   it('teeth are minded where one can fall, not where one climbs the rope', () => {
     const clamp = device('clamp-toothed', 8, 13, ['ascend', 'self-belay-top-rope']);
@@ -131,9 +186,10 @@ describe('every family and job', () => {
         for (const f of cell.findings)
           expect(JSON.stringify(renderFinding(f, 'imperial'))).not.toMatch(/[{]\w+~?}|undefined|NaN/);
         if (!traits.made.includes(job) && !traits.declaredOnly.includes(job)) expect(cell.severity).toBe('stop');
-        expect(fitCell(job, rope(10), device(family, 5, 16, [])).severity, `${family} ${job} undeclared`).not.toBe(
-          'clear',
-        );
+        if (!traits.tied)
+          expect(fitCell(job, rope(10), device(family, 5, 16, [])).severity, `${family} ${job} undeclared`).not.toBe(
+            'clear',
+          );
       }
     }
   });

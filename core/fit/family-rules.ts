@@ -1,7 +1,8 @@
 import { finding, type Finding } from '../finding/index.ts';
-import { diameterOf, JOB_FACTS, JOBS, traitsOf, type FamilyTraits } from '../gear/index.ts';
+import { diameterOf, JOB_FACTS, JOBS, traitsOf, type FamilyTraits, type Job } from '../gear/index.ts';
 import { constant, threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
+import { handOffIn } from './mode.ts';
 import type { RopeInDeviceInput } from './rope-in-device-input.ts';
 
 /** Everything that follows from the traits of a family, whatever the model declares. Rules ask for traits, never for a family. */
@@ -10,6 +11,8 @@ export function familyRules(input: RopeInDeviceInput): Finding[] {
   return [
     ...forThisJob(input, traits),
     ...strandsAndPersons(input, traits),
+    ...where(input),
+    ...downOnly(input, traits),
     ...guideMode(input, traits),
     ...turningCam(input, traits),
     ...tuning(input, traits),
@@ -50,7 +53,7 @@ function forThisJob({ device, job }: RopeInDeviceInput, traits: FamilyTraits): F
       }),
     ];
   }
-  if (device.declarations.some((d) => d.job === job)) return [];
+  if (traits.tied || device.declarations.some((d) => d.job === job)) return [];
   return [
     finding({
       code: 'fit.job-only-if-declared',
@@ -78,7 +81,8 @@ function strandsAndPersons({ device, job }: RopeInDeviceInput, traits: FamilyTra
       }),
     );
   }
-  if (facts.persons === 'two' && traits.persons === 'one') {
+  const persons = device.personsRated === 'unknown' ? traits.persons : device.personsRated;
+  if (facts.persons === 'two' && persons === 'one') {
     findings.push(
       finding({
         code: 'fit.one-person-only',
@@ -90,7 +94,57 @@ function strandsAndPersons({ device, job }: RopeInDeviceInput, traits: FamilyTra
       }),
     );
   }
+  if (facts.persons === 'two' && persons === null && !traits.tied) {
+    findings.push(
+      finding({
+        code: 'fit.persons-not-declared',
+        severity: 'untested',
+        subject: ['device'],
+        says: `It is not declared for how many persons ${device.name} is rated.`,
+        because: 'This job puts two people on it.',
+        remedy: 'Look it up in the instructions and enter it in the locker.',
+      }),
+    );
+  }
   return findings;
+}
+
+/** Where the device hangs in each job: on the harness of whoever works it, or on the anchor. */
+const HANGS_ON: Readonly<Partial<Record<Job, 'harness' | 'anchor'>>> = {
+  'belay-second': 'anchor',
+  'belay-seconds': 'anchor',
+  lower: 'anchor',
+};
+
+function where({ device, job }: RopeInDeviceInput): Finding[] {
+  const on = HANGS_ON[job] ?? 'harness';
+  if (device.attachTo === 'unknown' || device.attachTo === 'both' || device.attachTo === on) return [];
+  return [
+    finding({
+      code: 'fit.attached-elsewhere',
+      severity: 'stop',
+      subject: ['device'],
+      says: `${device.name} may be attached to the ${device.attachTo} only.`,
+      because: `For this job it hangs on the ${on}.`,
+      remedy: `Take a device that may hang on the ${on}.`,
+      sources: ['maker-declaration'],
+    }),
+  ];
+}
+
+function downOnly({ device, job }: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
+  if (!JOB_FACTS[job].climbs || traits.aidOnly || handOffIn(device, job) !== 'runs') return [];
+  if (!traits.made.includes(job) && !traits.declaredOnly.includes(job)) return [];
+  return [
+    finding({
+      code: 'fit.down-only',
+      severity: 'mind',
+      subject: ['device'],
+      says: `${device.name} brings you down; it does not hold you on the way up.`,
+      because: 'When the hand lets go the rope runs through it.',
+      remedy: 'Choose what holds you while you climb as well.',
+    }),
+  ];
 }
 
 function guideMode(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {

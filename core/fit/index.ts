@@ -3,3 +3,4 @@ export { ropeInDevice } from './rope-in-device.ts';
 export type { RopeInDeviceInput } from './rope-in-device-input.ts';
 export { schoolsFor, type School, type SchoolSide } from './schools.ts';
 export { strandsAlike } from './strands-alike.ts';
+export { handOffIn, inGuideMode, modesOf } from './mode.ts';

@@ -61,6 +61,8 @@ describe('ropeInDevice', () => {
                     constructions: ['single'],
                     minDiameterMm: min,
                     maxDiameterMm: max,
+                    bestMinDiameterMm: null,
+                    bestMaxDiameterMm: null,
                   },
                 ],
               },

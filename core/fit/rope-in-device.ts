@@ -1,5 +1,5 @@
 import { finding, SEVERITIES, type Finding } from '../finding/index.ts';
-import { diameterOf, JOBS, ROPE_CONSTRUCTIONS, type Declaration } from '../gear/index.ts';
+import { diameterOf, JOBS, ROPE_CONSTRUCTIONS, traitsOf, type Declaration } from '../gear/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
 import { familyRules } from './family-rules.ts';
@@ -10,8 +10,20 @@ import type { RopeInDeviceInput } from './rope-in-device-input.ts';
  * a limit is *mind*, no declared range is *not tested*. The measured diameter beats the label (see `diameterOf`).
  */
 export function ropeInDevice(input: RopeInDeviceInput): Finding[] {
-  return [byDeclaration(input), ...familyRules(input), ...thinRopeInPlainTube(input)];
+  const declared = traitsOf(input.device.family).tied ? tied(input) : byDeclaration(input);
+  return [declared, ...familyRules(input), ...thinRopeInPlainTube(input)];
 }
+
+/** A hitch tied with the rope itself: no maker, no range. */
+const tied = ({ device, part }: RopeInDeviceInput): Finding =>
+  finding({
+    code: 'fit.tied',
+    severity: 'clear',
+    subject: ['device', part],
+    says: `${device.name}: tied with the rope itself, no range to keep.`,
+    because: 'No device and no maker. The connector and the hand decide.',
+    remedy: 'Look that it is tied so that the brake strand does not run over the gate.',
+  });
 
 function byDeclaration(input: RopeInDeviceInput): Finding {
   const { device, rope, job, strands, part } = input;
@@ -54,7 +66,7 @@ const kinds = (declarations: readonly Declaration[]): string =>
 
 function againstRange(
   { rope, device, part }: RopeInDeviceInput,
-  { minDiameterMm, maxDiameterMm }: Declaration,
+  { minDiameterMm, maxDiameterMm, bestMinDiameterMm, bestMaxDiameterMm }: Declaration,
 ): Finding {
   const { diameterMm, measured } = diameterOf(rope);
   const base = {
@@ -98,6 +110,22 @@ function againstRange(
       remedy: measured
         ? 'Measure again at several places; expect braking at the edge of what the device is made for.'
         : 'Measure the rope: the label alone does not decide it.',
+    });
+  }
+  const [bestMin, bestMax] = [bestMinDiameterMm ?? minDiameterMm, bestMaxDiameterMm ?? maxDiameterMm];
+  if (diameterMm.best < bestMin || diameterMm.best > bestMax) {
+    return finding({
+      ...base,
+      code: 'fit.outside-best-range',
+      severity: 'clear',
+      says: `${rope.name} is inside the range of ${device.name}, outside its best range.`,
+      because: `${measured ? 'Measured' : 'Label'} {diameter~}; declared {min} to {max}, best {bestMin} to {bestMax}.`,
+      remedy: diameterMm.best < bestMin ? 'Expect less braking.' : 'Expect it to feed hard.',
+      numbers: [
+        ...base.numbers,
+        { key: 'bestMin', label: 'Best from', quantity: 'diameterMm', value: exactly(bestMin) },
+        { key: 'bestMax', label: 'Best to', quantity: 'diameterMm', value: exactly(bestMax) },
+      ],
     });
   }
   return finding({

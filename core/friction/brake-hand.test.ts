@@ -106,11 +106,11 @@ describe('brakeHand', () => {
   });
 
   it('does not guess the braking of a family that is not computed', () => {
-    const eight = { device: { ...club.groovedTube, family: 'plain-eight' as const } };
-    expect(brakeHand({ ...base, ...eight }).map((f) => `${f.code} ${f.severity}`)).toEqual([
+    const cam = { device: { ...club.groovedTube, family: 'assisted-cam' as const } };
+    expect(brakeHand({ ...base, ...cam }).map((f) => `${f.code} ${f.severity}`)).toEqual([
       'friction.not-modelled untested',
     ]);
-    expect(brakeFigures({ ...base, ...eight })).toBeNull();
+    expect(brakeFigures({ ...base, ...cam })).toBeNull();
   });
 
   it('names unlike sheaths as such, and widens the interval', () => {

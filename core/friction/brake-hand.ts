@@ -4,15 +4,17 @@ import { threshold } from '../sources/index.ts';
 import { plus, ratioIndependent, type Interval } from '../units/index.ts';
 import { brakeForceN, handForceN } from './brake-force.ts';
 import { frictionShifts, sheathOfBoth, type Weather } from './conditions.ts';
-import { tubeExponent } from './tube.ts';
+import { deviceExponent } from './device-exponent.ts';
 
 export interface BrakeHandInput {
   readonly climber: Person;
   readonly device: Device;
   readonly extraConnector: boolean;
   readonly ropeA: Rope;
-  /** The second rope, or null when one rope is folded. */
+  /** The second rope, or null when one rope is folded or there is one strand only. */
   readonly ropeB: Rope | null;
+  /** Strands in the device; two when left out. */
+  readonly strands?: 'one' | 'two';
   readonly weather: Weather;
   /** Length of the descent along the rope, m, > 0. */
   readonly descentM: number;
@@ -50,33 +52,31 @@ export function brakeFigures(input: BrakeHandInput): BrakeFigures | null {
   const { brake } = traitsOf(device.family);
   if (brake === null) return null;
   const strandB = ropeB ?? ropeA;
-  const ropeKgPerM = plus(linearDensityKgPerM(ropeA), linearDensityKgPerM(strandB));
+  const single = linearDensityKgPerM(ropeA);
+  const ropeKgPerM = input.strands === 'one' ? single : plus(single, linearDensityKgPerM(strandB));
   const diameterMm = Math.min(diameterOf(ropeA).diameterMm.best, diameterOf(strandB).diameterMm.best);
   const conditions = { weather, sheath: sheathOfBoth(input.ropeA, input.ropeB), wear: device.wear };
-  const forceAt = (depthM: number, lipRad: number, extra: boolean) =>
+  const exponent = (lipRad: number, extra: boolean) =>
+    deviceExponent({ brake, conditions, diameterMm, extraConnector: extra, lipRad });
+  const forceAt = (depthM: number, ofDevice: Interval) =>
     brakeForceN({
       massKg: climber.massKg,
-      exponent: tubeExponent({
-        grooved: brake === 'grooved-tube',
-        conditions,
-        diameterMm,
-        extraConnector: extra,
-        lipRad,
-      }),
+      exponent: ofDevice,
       ropeKgPerM,
       hangingM: Math.max(0, descentM - depthM),
     });
+  const below = exponent(HAND_BELOW_RAD, extraConnector);
   const profile = Array.from({ length: PROFILE_STEPS + 1 }, (_, i) => {
     const depthM = (descentM * i) / PROFILE_STEPS;
-    return { depthM, forceN: forceAt(depthM, HAND_BELOW_RAD, extraConnector) };
+    return { depthM, forceN: forceAt(depthM, below) };
   });
   const hand = handForceN(climber);
   return {
     profile,
     topN: profile[0]!.forceN,
     bottomN: profile[PROFILE_STEPS]!.forceN,
-    handAboveN: forceAt(descentM, HAND_ABOVE_RAD, extraConnector),
-    withExtraN: extraConnector ? null : forceAt(descentM, HAND_BELOW_RAD, true),
+    handAboveN: forceAt(descentM, exponent(HAND_ABOVE_RAD, extraConnector)),
+    withExtraN: extraConnector ? null : forceAt(descentM, exponent(HAND_BELOW_RAD, true)),
     handN: hand.forceN,
     handMeasured: hand.measured,
   };
@@ -92,8 +92,8 @@ export function brakeHand(input: BrakeHandInput): Finding[] {
         severity: 'untested',
         subject: ['device', 'brakeHand'],
         says: `How hard ${input.device.name} must be braked is not computed.`,
-        because: `Zevrin computes tubes so far, not this family (${traitsOf(input.device.family).label.toLowerCase()}).`,
-        remedy: 'Try it low above the ground with the hitch in place, or take a tube.',
+        because: `Zevrin computes devices that a hand brakes, not this family (${traitsOf(input.device.family).label.toLowerCase()}).`,
+        remedy: 'Try it low above the ground with a backup in place, or take a device that a hand brakes.',
       }),
     ];
   }
@@ -177,7 +177,7 @@ function aboveTheDevice({ backupStands }: BrakeHandInput, figures: BrakeFigures)
       severity: 'clear',
       subject: ['brakeHand', 'device'],
       says: 'With the hand above the device only the hitch would hold.',
-      because: 'The bend over the lip of the tube is then gone: {above~} would be needed, the hand holds {hand~}.',
+      because: 'Turn of rope is then lost: {above~} would be needed, the hand holds {hand~}.',
       remedy: 'Keep the brake hand below the device.',
       numbers: [force('above', 'Needed, hand above', figures.handAboveN), force('hand', 'Hand force', figures.handN)],
     }),

@@ -12,15 +12,19 @@ export const HITCHES = {
 } as const;
 export type HitchKind = keyof typeof HITCHES;
 
-export interface HitchInput {
+/** A cord tied around a rope: what can be judged before it hangs on anything. */
+export interface HitchOnRopeInput {
   readonly cord: Cord;
   readonly ropeA: Rope;
   readonly ropeB: Rope | null;
   readonly climber: Person;
-  readonly harness: Harness;
   readonly weather: Weather;
   readonly kind: HitchKind;
   readonly wraps: number;
+}
+
+export interface HitchInput extends HitchOnRopeInput {
+  readonly harness: Harness;
   readonly strands: 'both' | 'one' | 'unknown';
   readonly eyes: 'both' | 'one' | 'unknown';
   readonly attachedTo: 'leg-loop' | 'belay-loop';
@@ -32,26 +36,31 @@ const WRAPS_LEAST = 3;
 const WRAPS_MANY = 5;
 
 /** Every judgement about the friction hitch itself; its clearance to the device is judged in `geometry`. */
-export function hitchFindings(input: HitchInput): Finding[] {
-  return [
-    grip(input),
-    ...wraps(input),
-    ...ratio(input),
-    ...material(input),
-    strength(input),
-    ...wiring(input),
-    ...release(input),
-    ...legLoop(input),
-  ];
-}
+export const hitchFindings = (input: HitchInput): Finding[] => [
+  ...onRope(input),
+  ...wiring(input),
+  ...release(input),
+  ...legLoop(input),
+];
 
-function ropeDiameterMm({ ropeA, ropeB }: HitchInput): number {
+/** The judgements that need only cord, rope and person. */
+export const hitchOnRope = (input: HitchOnRopeInput): Finding[] => [...onRope(input), ...release(input)];
+
+const onRope = (input: HitchOnRopeInput): Finding[] => [
+  grip(input),
+  ...wraps(input),
+  ...ratio(input),
+  ...material(input),
+  strength(input),
+];
+
+function ropeDiameterMm({ ropeA, ropeB }: HitchOnRopeInput): number {
   // The thicker strand gives the lower cord-to-rope ratio, the thinner one the poorer bite: judge the bite.
   const a = diameterOf(ropeA).diameterMm.best;
   return ropeB ? Math.min(a, diameterOf(ropeB).diameterMm.best) : a;
 }
 
-function grip(input: HitchInput): Finding {
+function grip(input: HitchOnRopeInput): Finding {
   const { cord, ropeA, ropeB, weather } = input;
   const sheath = sheathOfBoth(ropeA, ropeB);
   const cordDiameterMm = diameterOf(cord).diameterMm.best;
@@ -101,7 +110,7 @@ function grip(input: HitchInput): Finding {
   });
 }
 
-function wraps(input: HitchInput): Finding[] {
+function wraps(input: HitchOnRopeInput): Finding[] {
   if (input.wraps >= WRAPS_LEAST) return [];
   return [
     finding({
@@ -115,7 +124,7 @@ function wraps(input: HitchInput): Finding[] {
   ];
 }
 
-function ratio(input: HitchInput): Finding[] {
+function ratio(input: HitchOnRopeInput): Finding[] {
   const cordMm = diameterOf(input.cord).diameterMm;
   const ropeMm = ropeDiameterMm(input);
   const value = scale(cordMm, 1 / ropeMm);
@@ -154,7 +163,7 @@ function ratio(input: HitchInput): Finding[] {
   return [];
 }
 
-function material({ cord }: HitchInput): Finding[] {
+function material({ cord }: HitchOnRopeInput): Finding[] {
   if (LOW_MELTING.has(cord.material)) {
     return [
       finding({
@@ -182,7 +191,7 @@ function material({ cord }: HitchInput): Finding[] {
   return [];
 }
 
-function strength({ cord, climber }: HitchInput): Finding {
+function strength({ cord, climber }: HitchOnRopeInput): Finding {
   const known =
     cord.declaredStrengthKn ?? (cord.material === 'unknown' ? null : cordStrengthKn(diameterOf(cord).diameterMm.best));
   if (known === null) {
@@ -256,7 +265,7 @@ function wiring({ strands, eyes }: HitchInput): Finding[] {
   return findings;
 }
 
-function release({ kind, wraps: count }: HitchInput): Finding[] {
+function release({ kind, wraps: count }: HitchOnRopeInput): Finding[] {
   const many = count > WRAPS_MANY;
   if (kind === 'autoblock' && !many) return [];
   return [

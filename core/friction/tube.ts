@@ -22,7 +22,7 @@ export interface TubeInput {
 const REFERENCE_DIAMETER_MM = 10;
 
 /** Braking exponent of a thinner or thicker rope, relative to 10 mm. Never falls with the diameter; kept between 0.5 and 1.25. */
-function thinness(diameterMm: number): Interval {
+export function thinness(diameterMm: number): Interval {
   const slope = constant('thinRopeSlopePerMm');
   const away = diameterMm - REFERENCE_DIAMETER_MM;
   const at = (slopePerMm: number) => Math.min(1.25, Math.max(0.5, 1 + slopePerMm * away));

@@ -12,6 +12,8 @@ export const DEFEATS = {
 } as const;
 export type Defeat = keyof typeof DEFEATS;
 
+export type BrakeKind = 'tube' | 'grooved-tube' | 'eight' | 'munter' | 'plate';
+
 /**
  * What makes families differ, as data: rules ask for traits and never for a family. `null` is "not declared". Source of all of
  * them: common practice (`practice-families`); the declaration of the model comes before them.
@@ -39,8 +41,14 @@ export interface FamilyTraits {
   readonly tuned: boolean;
   /** Grooves of unlike width for thin and for thick rope. */
   readonly grooves: boolean;
-  /** How its braking is computed; null: not yet. */
-  readonly brake: 'tube' | 'grooved-tube' | null;
+  /** How its braking is computed; null: it holds or assists by itself, and its braking is not computed. */
+  readonly brake: BrakeKind | null;
+  /** What of it hangs on the connector: the rope's own bight, plates with a hole, or the rope as a hitch. */
+  readonly seat: 'bight' | 'plates' | 'hitch';
+  /** No device at all, so that no maker declares anything. */
+  readonly tied: boolean;
+  /** Shape of connector without which it does not work; a model may declare its own. */
+  readonly wants: 'hms' | null;
   /** Helps upward movement only: nobody hangs on it. */
   readonly aidOnly: boolean;
   readonly persons: 'one' | 'two' | null;
@@ -68,6 +76,9 @@ const family = (
   tuned: false,
   grooves: false,
   brake: null,
+  seat: 'plates',
+  tied: false,
+  wants: null,
   aidOnly: false,
   persons: null,
   ...traits,
@@ -75,6 +86,7 @@ const family = (
 
 const tube = {
   strands: 'two',
+  seat: 'bight',
   handOff: 'runs',
   defeats: ['brake-strand-up'],
   releasable: 'yes',
@@ -90,6 +102,7 @@ const cam = {
 } as const;
 const eight = {
   strands: 'two',
+  brake: 'eight',
   handOff: 'runs',
   defeats: ['brake-strand-up'],
   releasable: 'yes',
@@ -149,6 +162,10 @@ export const FAMILIES = {
     releasable: 'yes',
     pullThrough: 'little',
     goesDown: true,
+    brake: 'munter',
+    seat: 'hitch',
+    tied: true,
+    wants: 'hms',
   }),
   'two-sided-plate': family('Two-sided plate for one rope', ['rappel-single', 'rappel-fixed', 'tree-stationary'], {
     declaredOnly: ['belay-top-rope', 'lower'],
@@ -157,6 +174,7 @@ export const FAMILIES = {
     releasable: 'yes',
     goesDown: true,
     grooves: true,
+    brake: 'plate',
   }),
   'clamp-toothed': family('Rope clamp with teeth, small', ['ascend'], {
     ...clamp,

@@ -9,6 +9,8 @@ export interface FieldMeta {
   /** Label of each choice, in the order shown. */
   readonly options?: Readonly<Record<string, string>>;
   readonly multiline?: boolean;
+  /** Heading under which a form folds fields that most people leave for later. */
+  readonly group?: string;
 }
 
 const META = new WeakMap<z.ZodType, FieldMeta>();
@@ -21,6 +23,13 @@ function described<T extends z.ZodType>(schema: T, meta: FieldMeta): T {
 /** The field description of a schema, looked for under `nullable` too; undefined when it has none. */
 export function fieldMeta(schema: z.ZodType): FieldMeta | undefined {
   return META.get(schema) ?? (schema instanceof z.ZodNullable ? fieldMeta(schema.unwrap() as z.ZodType) : undefined);
+}
+
+/** The same field, folded under a heading of the form. */
+export function under<T extends z.ZodType>(group: string, schema: T): T {
+  const meta = fieldMeta(schema);
+  if (!meta) throw new Error('only a described field can be grouped');
+  return described(schema, { ...meta, group });
 }
 
 /** Bounds of a numeric field in the unit the core keeps; undefined when it is not numeric. */

@@ -1,3 +1,4 @@
+export { MUNTER, UNDECLARED_DEVICE, UNMEASURED_CONNECTOR } from './blank.ts';
 export {
   choice,
   fieldBounds,
@@ -7,6 +8,7 @@ export {
   line,
   measure,
   note,
+  under,
   yesNo,
   type FieldMeta,
 } from './fields.ts';
@@ -39,6 +41,7 @@ export {
   FAMILIES,
   FAMILY_KEYS,
   traitsOf,
+  type BrakeKind,
   type Defeat,
   type Family,
   type FamilyTraits,

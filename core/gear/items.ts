@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { choice, idSchema, line, measure, note, yesNo } from './fields.ts';
+import { choice, idSchema, line, measure, note, under, yesNo } from './fields.ts';
 import { DEVICE_FAMILIES } from './families.ts';
 import { JOBS } from './jobs.ts';
 
@@ -92,15 +92,20 @@ export const slingSchema = z.strictObject({
   note: note(),
 });
 
+const SHAPES = { hms: 'Pear (HMS)', d: 'D', 'offset-d': 'Offset D', oval: 'Oval' } as const;
+const CLIPPING = 'Measures for the ways to clip it';
+
 export const connectorSchema = z.strictObject({
   ...common,
   kind: z.literal('connector'),
-  shape: choice({ hms: 'Pear (HMS)', d: 'D', 'offset-d': 'Offset D', oval: 'Oval' }, 'Shape'),
+  shape: choice(SHAPES, 'Shape'),
   lock: choice(
     {
       screw: 'Screw sleeve',
       'two-action': 'Self-locking, two actions',
       'three-action': 'Self-locking, three actions',
+      magnetic: 'Self-locking, two levers held by magnets',
+      twin: 'Two gates, one over the other',
       none: 'No lock',
       unknown: 'Not known',
     },
@@ -111,7 +116,38 @@ export const connectorSchema = z.strictObject({
   strengthMajorKn: measure('strengthKn', 1, 60, 'Strength along').nullable(),
   strengthMinorKn: measure('strengthKn', 1, 60, 'Strength across').nullable(),
   strengthOpenKn: measure('strengthKn', 1, 60, 'Strength, gate open').nullable(),
-  keeper: yesNo('Held from turning', 'A bar or keeper that stops it from settling across.'),
+  keeper: yesNo('Held from turning', 'A bar, keeper or captive end that stops it from settling across.'),
+  narrowInsideWidthMm: under(
+    CLIPPING,
+    measure('diameterMm', 5, 90, 'Inside width at the narrow end', 'Of an oval both ends are alike.').nullable(),
+  ),
+  broadStockMm: under(
+    CLIPPING,
+    measure(
+      'diameterMm',
+      4,
+      25,
+      'Stock at the broad end',
+      'Thickness of the metal where the device would hang.',
+    ).nullable(),
+  ),
+  narrowStockMm: under(CLIPPING, measure('diameterMm', 4, 25, 'Stock at the narrow end').nullable()),
+  sleeveMm: under(
+    CLIPPING,
+    measure('diameterMm', 6, 35, 'Outside of the sleeve', 'Across its thickest place.').nullable(),
+  ),
+  sleeveFromBroadMm: under(
+    CLIPPING,
+    measure(
+      'lengthMm',
+      0,
+      150,
+      'Sleeve from the broad end',
+      'From the inside of that end along the gate to the locked sleeve.',
+    ).nullable(),
+  ),
+  sleeveFromNarrowMm: under(CLIPPING, measure('lengthMm', 0, 150, 'Sleeve from the narrow end').nullable()),
+  gateOpeningMm: under(CLIPPING, measure('diameterMm', 5, 60, 'Opening of the gate').nullable()),
   note: note(),
 });
 
@@ -124,11 +160,26 @@ export const declarationSchema = z
       .min(1, 'Name at least one kind of rope.'),
     minDiameterMm: measure('diameterMm', 5, 16, 'From'),
     maxDiameterMm: measure('diameterMm', 5, 16, 'To'),
+    bestMinDiameterMm: measure('diameterMm', 5, 16, 'Best from').nullable(),
+    bestMaxDiameterMm: measure('diameterMm', 5, 16, 'Best to').nullable(),
   })
   .refine((d) => d.minDiameterMm <= d.maxDiameterMm, {
     path: ['maxDiameterMm'],
     message: 'The upper limit is below the lower one.',
-  });
+  })
+  .refine((d) => (d.bestMinDiameterMm ?? d.minDiameterMm) >= d.minDiameterMm, {
+    path: ['bestMinDiameterMm'],
+    message: 'The best range begins before the declared one.',
+  })
+  .refine(
+    (d) =>
+      (d.bestMaxDiameterMm ?? d.maxDiameterMm) <= d.maxDiameterMm &&
+      (d.bestMaxDiameterMm ?? d.maxDiameterMm) >= (d.bestMinDiameterMm ?? d.minDiameterMm),
+    { path: ['bestMaxDiameterMm'], message: 'The best range ends outside the declared one, or before it begins.' },
+  );
+
+const SEAT = 'Where the connector goes';
+const DECLARED = 'What its maker says';
 
 export const deviceSchema = z.strictObject({
   ...common,
@@ -136,6 +187,77 @@ export const deviceSchema = z.strictObject({
   family: choice(DEVICE_FAMILIES, 'Family'),
   wear: choice({ new: 'New', used: 'Used', worn: 'Worn smooth', unknown: 'Not known' }, 'Wear where the rope runs'),
   declarations: z.array(declarationSchema).max(20),
+  eyeMm: under(
+    SEAT,
+    measure(
+      'diameterMm',
+      4,
+      60,
+      'Hole for the connector',
+      'Its smallest inside width. Leave empty for a tube, which the rope bight holds.',
+    ).nullable(),
+  ),
+  plateMm: under(SEAT, measure('diameterMm', 0.5, 30, 'Thickness of one plate at the hole').nullable()),
+  gapMm: under(SEAT, measure('diameterMm', 0, 60, 'Gap between the plates', '0 when there is one plate.').nullable()),
+  coverMm: under(
+    SEAT,
+    measure(
+      'lengthMm',
+      0,
+      80,
+      'Plates cover the connector by',
+      'From the loaded edge of the hole to the edge of the plates.',
+    ).nullable(),
+  ),
+  notchMm: under(
+    SEAT,
+    measure('diameterMm', 0, 40, 'Notch at the hole', 'Its width; 0 when there is none.').nullable(),
+  ),
+  mustTurn: under(SEAT, yesNo('Must turn freely on the connector')),
+  entry: under(
+    DECLARED,
+    choice(
+      { unknown: 'Not declared', either: 'Either side', left: 'The left', right: 'The right' },
+      'Connector goes in from',
+      'Seen from the person, brake strand down.',
+    ),
+  ),
+  handed: under(
+    DECLARED,
+    choice({ unknown: 'Not declared', both: 'Either hand', right: 'Right hand', left: 'Left hand' }, 'Made for the'),
+  ),
+  personsRated: under(
+    DECLARED,
+    choice({ unknown: 'Not declared', one: 'One person', two: 'Two persons' }, 'Persons it is rated for'),
+  ),
+  attachTo: under(
+    DECLARED,
+    choice(
+      { unknown: 'Not declared', harness: 'The harness only', anchor: 'The anchor only', both: 'Harness or anchor' },
+      'May be attached to',
+    ),
+  ),
+  connectorWanted: under(
+    DECLARED,
+    choice({ unknown: 'Not declared', any: 'Any that locks', ...SHAPES }, 'Connector it wants'),
+  ),
+  connectorForbidden: under(
+    DECLARED,
+    choice({ unknown: 'Not declared', none: 'None', ...SHAPES }, 'Connector it forbids'),
+  ),
+  looseParts: under(DECLARED, line('Parts that can be lost', 80, 0, 'Empty: none known.')),
+  massG: under(DECLARED, measure('massG', 5, 3000, 'Mass').nullable()),
+  metal: under(
+    DECLARED,
+    choice(
+      { unknown: 'Not known', aluminium: 'Aluminium', steel: 'Steel', mixed: 'Aluminium with steel' },
+      'Metal where the rope runs',
+    ),
+  ),
+  priceClass: under(
+    DECLARED,
+    choice({ unknown: 'Not entered', low: 'Low', middle: 'Middle', high: 'High' }, 'Price class, as you see it'),
+  ),
   note: note(),
 });
 

@@ -6,6 +6,20 @@ export interface JobFacts {
   readonly persons: 'one' | 'two';
   /** A person can fall onto the device, not only hang on it. */
   readonly fall: boolean;
+  /** Fall factor to reckon with when a person can fall onto it: 2 is a leader who falls past the belay; null when nobody falls. */
+  readonly fallFactor: number | null;
+  /** Somebody's hand and eye stay on it all the time. */
+  readonly tended: boolean;
+  /** Rope needed over the height of the site, knots apart. */
+  readonly ropePerHeight: number;
+  /** The rope runs through the device while it carries a person downwards. */
+  readonly goesDown: boolean;
+  /** The person goes up by it, so that it must hold at every stop. */
+  readonly climbs: boolean;
+  /** The free rope hangs below the device and helps the hand. */
+  readonly ropeBelow: boolean;
+  /** A hitch backs up a device that lets the rope run. */
+  readonly backup: boolean;
 }
 
 const job = (
@@ -17,24 +31,45 @@ const job = (
   strands,
   persons: 'one',
   fall: false,
+  fallFactor: null,
+  tended: true,
+  ropePerHeight: 1,
+  goesDown: false,
+  climbs: false,
+  ropeBelow: false,
+  backup: false,
   ...more,
 });
 
-/** Every job for which fit can be asked. A rig is drawn and assessed so far for the rappel on two strands only. */
+/** Every job for which fit can be asked. A whole rig is drawn and assessed so far for the rappel on two strands; of the others rope, device, connector and hitch. */
 export const JOB_FACTS = {
-  'belay-top-rope': job('Belay on a top rope', 'one'),
-  'belay-leader': job('Belay a leader', 'one', { fall: true }),
+  'belay-top-rope': job('Belay on a top rope', 'one', { ropePerHeight: 2 }),
+  'belay-leader': job('Belay a leader', 'one', { fall: true, fallFactor: 2, ropePerHeight: 2 }),
   'belay-second': job('Belay a second from above', 'one'),
   'belay-seconds': job('Belay two seconds from above', 'two', { persons: 'two' }),
-  lower: job('Lower somebody', 'one'),
-  'rappel-single': job('Rappel on one strand', 'one'),
-  'rappel-double': job('Rappel on two strands', 'two'),
-  'rappel-fixed': job('Rappel on a fixed line', 'one'),
-  ascend: job('Ascend a rope', 'one'),
-  'self-belay-top-rope': job('Self-belay on a top rope', 'one', { fall: true }),
-  'tree-stationary': job('Climb a stationary line in a tree', 'one'),
-  'tree-moving': job('Climb a moving, doubled line in a tree', 'one'),
-  'pick-off': job('Pick off a casualty', 'one', { persons: 'two' }),
+  lower: job('Lower somebody', 'one', { goesDown: true }),
+  'rappel-single': job('Rappel on one strand', 'one', { goesDown: true, ropeBelow: true, backup: true }),
+  'rappel-double': job('Rappel on two strands', 'two', {
+    goesDown: true,
+    ropeBelow: true,
+    backup: true,
+    ropePerHeight: 2,
+  }),
+  'rappel-fixed': job('Rappel on a fixed line', 'one', { goesDown: true, ropeBelow: true, backup: true }),
+  ascend: job('Ascend a rope', 'one', { climbs: true, tended: false }),
+  'self-belay-top-rope': job('Self-belay on a top rope', 'one', {
+    fall: true,
+    fallFactor: 1,
+    climbs: true,
+    tended: false,
+  }),
+  'tree-stationary': job('Climb a stationary line in a tree', 'one', { climbs: true, tended: false, ropeBelow: true }),
+  'tree-moving': job('Climb a moving, doubled line in a tree', 'one', {
+    climbs: true,
+    tended: false,
+    ropePerHeight: 2,
+  }),
+  'pick-off': job('Pick off a casualty', 'one', { persons: 'two', goesDown: true }),
 } as const satisfies Record<string, JobFacts>;
 
 export type Job = keyof typeof JOB_FACTS;

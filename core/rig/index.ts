@@ -1,3 +1,4 @@
+export { choiceSchema, questionSchema, type Choice, type Question } from './choice.ts';
 export { extensionStrength } from './extension-strength.ts';
 export { rigGraph, type RigEdge, type RigGraph, type RigNode } from './graph.ts';
 export { rigFindings } from './rig-findings.ts';

@@ -1,6 +1,7 @@
 import type { Workspace } from '../files/index.ts';
 import type { UseRecord } from '../log/index.ts';
 import { clubItems, clubPeople, ilse, tomas } from './club.ts';
+import { demoChoices, demoTests } from './choices.ts';
 import { rappelDouble, rappelDoubleFaulty } from './setups.ts';
 
 const uses: readonly UseRecord[] = [
@@ -34,5 +35,7 @@ export function demoWorkspace(): Workspace {
     setups: [rappelDouble, rappelDoubleFaulty],
     checks: [],
     uses: [...uses],
+    choices: [...demoChoices],
+    wayTests: [...demoTests],
   });
 }

@@ -42,6 +42,16 @@ export const SOURCES = {
     title: 'EN 12275, Mountaineering equipment: connectors',
     note: 'Type B 20/7/7 kN, type H 20/7/6, type X 18/7/5 (major, minor, gate open). Text not at hand: from memory.',
   },
+  'wexler-1950': {
+    kind: 'paper',
+    title: 'A. Wexler, The theory of belaying, American Alpine Journal 7 (1950)',
+    note: 'F = m g (1 + sqrt(1 + 2 k f / (m g))), for a rope that stretches like a spring and a belay that does not give.',
+  },
+  'lever-statics': {
+    kind: 'handbook',
+    title: 'Statics of a beam on two supports: a load at x of w puts x / w on the far support',
+    note: 'Used for a load that is held away from the spine. A connector is a bent frame, so this is an estimate between gate-open and full strength.',
+  },
   'en-892': {
     kind: 'standard',
     title: 'EN 892, Mountaineering equipment: dynamic ropes',
@@ -110,6 +120,14 @@ export const SOURCES = {
   'practice-broad-end': practice(
     'Common practice: broad end of the connector to the rope in a tube',
     'Two strands lie side by side on the broad end and run alike; in the narrow end they crowd, twist and wear.',
+  ),
+  'practice-ways': practice(
+    'Common practice: trying every connector in every device once',
+    'A sleeve between plates loads the gate like a lever; stock that wedges keeps a device from turning; a connector that can turn settles across.',
+  ),
+  'practice-pair': practice(
+    'Common practice: two connectors side by side',
+    'Gates opposed and reversed, so that one push cannot open both.',
   ),
   'practice-gate': practice(
     'Common practice: gate of a connector',
@@ -199,6 +217,11 @@ export const SOURCES = {
     'Diameter of a rope that was not measured',
     'Labels and calipers differ by about 0.3 mm; used ropes get thicker.',
   ),
+  'memory-fall': memory(
+    'Loads in a fall',
+    'At which load rope slips through a belay device, and how stiff a dynamic rope is.',
+  ),
+  'memory-clipping': memory('Play of connectors in devices', 'How much play turns freely and how little wedges.'),
   'memory-margins': memory('Margins', 'How much clearance or strength is asked for beyond zero.'),
   'memory-rope-length': memory(
     'Length of a rope that was not measured',

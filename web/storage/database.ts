@@ -1,5 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import { COLLECTIONS, workspaceSchema, type Collection, type Workspace } from '@core/files';
+import { COLLECTIONS, entryFrom1To2, workspaceSchema, type Collection, type Workspace } from '@core/files';
 import type { Change, Doc } from './changes';
 
 export const WORKSPACES = ['demo', 'mine'] as const;
@@ -23,10 +23,19 @@ export interface Database {
 
 /** Opens the database of a workspace; each workspace has its own. */
 export async function openDatabase(name: WorkspaceName): Promise<Database> {
-  const db: IDBPDatabase<Schema> = await openDB<Schema>(`zevrin-${name}`, 1, {
-    upgrade(database) {
-      for (const collection of COLLECTIONS) database.createObjectStore(collection, { keyPath: 'id' });
-      database.createObjectStore('meta');
+  const db: IDBPDatabase<Schema> = await openDB<Schema>(`zevrin-${name}`, 2, {
+    async upgrade(database, from, _to, tx) {
+      for (const collection of COLLECTIONS) {
+        if (!database.objectStoreNames.contains(collection)) database.createObjectStore(collection, { keyPath: 'id' });
+      }
+      if (from < 1) database.createObjectStore('meta');
+      if (from !== 1) return;
+      for (const collection of COLLECTIONS) {
+        const store = tx.objectStore(collection);
+        for (let cursor = await store.openCursor(); cursor; cursor = await cursor.continue()) {
+          await cursor.update({ ...cursor.value, doc: entryFrom1To2(collection, cursor.value.doc) as Doc });
+        }
+      }
     },
     blocking: () => db.close(),
   });

@@ -4,7 +4,7 @@ import { Download, Trash2, Upload } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { COLLECTIONS, emptyWorkspace, readDocument, writeWorkspace, type FileIssue, type Workspace } from '@core/files';
-import type { Setup } from '@core/rig';
+import type { Choice, Setup } from '@core/rig';
 import { usePlace } from '../../app/WorkspaceProvider';
 import { difference } from '../../storage/changes';
 import { addSetup } from '../../store/edits';
@@ -20,6 +20,8 @@ const WORDS: Readonly<Record<keyof Workspace, readonly [string, string]>> = {
   setups: ['set-up', 'set-ups'],
   checks: ['check', 'checks'],
   uses: ['use', 'uses'],
+  choices: ['choice', 'choices'],
+  wayTests: ['own test', 'own tests'],
 };
 const contents = (workspace: Workspace): string =>
   COLLECTIONS.map((c) => `${workspace[c].length} ${WORDS[c][workspace[c].length === 1 ? 0 : 1]}`).join(', ');
@@ -28,7 +30,8 @@ type Reading =
   | { readonly kind: 'none' }
   | { readonly kind: 'refused'; readonly file: string; readonly issues: readonly FileIssue[] }
   | { readonly kind: 'workspace'; readonly file: string; readonly workspace: Workspace }
-  | { readonly kind: 'setup'; readonly file: string; readonly setup: Setup };
+  | { readonly kind: 'setup'; readonly file: string; readonly setup: Setup }
+  | { readonly kind: 'choice'; readonly file: string; readonly choice: Choice };
 
 /** Export, import and wipe. A file is taken whole or not at all. */
 export function FilesPage() {
@@ -48,7 +51,8 @@ export function FilesPage() {
     if (!result.ok) setReading({ kind: 'refused', file: file.name, issues: result.issues });
     else if (result.value.kind === 'workspace')
       setReading({ kind: 'workspace', file: file.name, workspace: result.value.workspace });
-    else setReading({ kind: 'setup', file: file.name, setup: result.value.setup });
+    else if (result.value.kind === 'setup') setReading({ kind: 'setup', file: file.name, setup: result.value.setup });
+    else setReading({ kind: 'choice', file: file.name, choice: result.value.choice });
   };
   const replaceBy = (next: Workspace, done: string) => {
     dispatch(replaced(difference(data, next)));

@@ -1,0 +1,55 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { JOB_FACTS, JOB_KEYS } from '../gear/index.ts';
+import { club } from '../samples/index.ts';
+import { STANDARD_GRAVITY_M_PER_S2 } from '../units/index.ts';
+import { fallForceKn, jobLoadKn } from './index.ts';
+
+// Wexler 1950 with the modulus of a rope of 9.0 kN at 80 kg and factor 1.77; values of design.md section 5, two decimals as printed.
+describe('fallForceKn', () => {
+  it.each([
+    [0.3, 4.24],
+    [1, 6.98],
+    [2, 9.51],
+    [1.77, 9.0],
+  ])('factor %s: %s kN', (factor, kn) => expect(fallForceKn(80, 24.1, factor)).toBeCloseTo(kn, 1));
+  it('without a fall a person dropped into a tight rope loads it twice', () =>
+    expect(fallForceKn(80, 24.1, 0)).toBeCloseTo((2 * 80 * STANDARD_GRAVITY_M_PER_S2) / 1000, 12));
+  it('balances energy: rope stretched by F takes up what the fall and the stretch gave', () => {
+    const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+    fc.assert(
+      fc.property(num(40, 140), num(10, 60), num(0, 2), (massKg, k, f) => {
+        const force = fallForceKn(massKg, k, f);
+        const weight = (massKg * STANDARD_GRAVITY_M_PER_S2) / 1000;
+        const stretchPerM = force / k;
+        // m g (f + x) = k x^2 / 2 per metre of rope, both sides in kN; relative rounding only.
+        expect(weight * (f + stretchPerM)).toBeCloseTo((k * stretchPerM ** 2) / 2, 6);
+      }),
+    );
+  });
+});
+
+describe('jobLoadKn', () => {
+  const load = (job: (typeof JOB_KEYS)[number], massKg = 80, device = club.groovedTube) =>
+    jobLoadKn(job, massKg, device);
+  it('is ordered, grows with mass, and is twice body weight where nobody falls', () => {
+    for (const job of JOB_KEYS) {
+      const { low, best, high } = load(job);
+      expect(low).toBeLessThanOrEqual(best);
+      expect(best).toBeLessThanOrEqual(high);
+      expect(load(job, 95).high, job).toBeGreaterThanOrEqual(high);
+      if (JOB_FACTS[job].fallFactor === null && JOB_FACTS[job].persons === 'one') expect(best).toBeCloseTo(1.57, 2);
+    }
+    expect(load('pick-off').best).toBeCloseTo(2 * load('lower').best, 12);
+  });
+  it('a leader’s fall is cut by rope slipping through the tube, later by an assisted cam, and by nothing in self-belay', () => {
+    expect(load('belay-leader').high).toBe(4);
+    const cam = club.otherDevices.find((d) => d.family === 'assisted-cam')!;
+    expect(load('belay-leader', 80, cam).high).toBe(8);
+    expect(load('self-belay-top-rope').high).toBeCloseTo(6.98, 1);
+  });
+  it('a guide plate used as a tube lets the rope slip', () => {
+    const plate = club.otherDevices.find((d) => d.family === 'guide-plate')!;
+    expect(load('belay-leader', 80, plate)).toEqual(load('belay-leader'));
+  });
+});

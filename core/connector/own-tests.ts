@@ -1,0 +1,84 @@
+import { z } from 'zod';
+import { finding, overall, worstFirst, type Finding } from '../finding/index.ts';
+import { choice, idSchema, instantSchema, JOB_FACTS, note } from '../gear/index.ts';
+import { gateGoneSeverity } from './way-clipping.ts';
+import { wayKey, waySchema, type Way } from './way.ts';
+import type { WayInput } from './way-input.ts';
+import { compareWays, judgeWays, type WayReport } from './ways.ts';
+
+/** What a person saw when they tried one connector in one device one way. No record is *not tried*. */
+export const WAY_RESULTS = {
+  worked: 'Worked',
+  wedged: 'Wedged',
+  'sleeve-entered': 'Sleeve entered',
+  'could-not-turn': 'Could not turn',
+} as const;
+
+export const wayTestSchema = z.strictObject({
+  id: idSchema,
+  connectorId: idSchema,
+  deviceId: idSchema,
+  way: waySchema,
+  result: choice(WAY_RESULTS, 'What happened'),
+  at: instantSchema,
+  note: note(),
+});
+export type WayTest = z.infer<typeof wayTestSchema>;
+
+/** The tests of this pair and way, newest last. */
+export const testsOf = (tests: readonly WayTest[], connectorId: string, deviceId: string, way: Way): WayTest[] =>
+  tests
+    .filter((t) => t.connectorId === connectorId && t.deviceId === deviceId && wayKey(t.way) === wayKey(way))
+    .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
+
+const BAD = {
+  wedged: 'it wedged',
+  'sleeve-entered': 'the sleeve entered',
+  'could-not-turn': 'it could not turn',
+} as const;
+
+/**
+ * A person's own results beside the computed findings. A bad one worsens the verdict, whatever came after it; a good one is shown and
+ * takes nothing away.
+ */
+export function withOwnTests(input: WayInput, report: WayReport, tests: readonly WayTest[]): WayReport {
+  const { connector, device, job } = input;
+  const own = testsOf(tests, connector.id, device.id, report.way);
+  const added: Finding[] = [];
+  for (const result of Object.keys(BAD) as (keyof typeof BAD)[]) {
+    const times = own.filter((t) => t.result === result).length;
+    if (times === 0) continue;
+    const severity =
+      result === 'sleeve-entered' ? gateGoneSeverity(input, report.loadKn) : JOB_FACTS[job].tended ? 'mind' : 'stop';
+    added.push(
+      finding({
+        code: 'connector.own-test-bad',
+        severity,
+        subject: ['deviceConnector', 'device'],
+        says: `When you tried ${connector.name} in ${device.name} this way, ${BAD[result]}.`,
+        because: times === 1 ? 'Your own test, once.' : `Your own tests, ${times} times.`,
+        remedy: 'Take another way or another connector.',
+      }),
+    );
+  }
+  if (own.some((t) => t.result === 'worked')) {
+    added.push(
+      finding({
+        code: 'connector.own-test-worked',
+        severity: 'clear',
+        subject: ['deviceConnector', 'device'],
+        says: `When you tried ${connector.name} in ${device.name} this way, it worked.`,
+        because: 'Your own test. It takes nothing away from what was computed.',
+      }),
+    );
+  }
+  if (added.length === 0) return report;
+  const findings = worstFirst([...report.findings, ...added]);
+  return { ...report, findings, severity: overall(findings) };
+}
+
+/** All ways with the person's own results, best first. */
+export const judgeTestedWays = (input: WayInput, tests: readonly WayTest[]): WayReport[] =>
+  judgeWays(input)
+    .map((report) => withOwnTests(input, report, tests))
+    .sort(compareWays);

@@ -1,0 +1,90 @@
+import type { Migration } from './migrate.ts';
+
+/*
+ * Migrations see plain JSON of an old version and know nothing of today's schemas: what they add is written out here, and stays as it is
+ * when the schemas move on. Anything that has not the expected shape is left alone; the schema refuses it afterwards, with its path.
+ */
+type Json = Record<string, unknown>;
+const isObject = (value: unknown): value is Json =>
+  value !== null && typeof value === 'object' && !Array.isArray(value);
+const list = (value: unknown, change: (entry: Json) => Json): unknown =>
+  Array.isArray(value) ? value.map((entry: unknown) => (isObject(entry) ? change(entry) : entry)) : value;
+
+const CONNECTOR_2 = {
+  narrowInsideWidthMm: null,
+  broadStockMm: null,
+  narrowStockMm: null,
+  sleeveMm: null,
+  sleeveFromBroadMm: null,
+  sleeveFromNarrowMm: null,
+  gateOpeningMm: null,
+};
+const DEVICE_2 = {
+  eyeMm: null,
+  plateMm: null,
+  gapMm: null,
+  coverMm: null,
+  notchMm: null,
+  mustTurn: 'unknown',
+  entry: 'unknown',
+  handed: 'unknown',
+  personsRated: 'unknown',
+  attachTo: 'unknown',
+  connectorWanted: 'unknown',
+  connectorForbidden: 'unknown',
+  looseParts: '',
+  massG: null,
+  metal: 'unknown',
+  priceClass: 'unknown',
+};
+
+function item2(item: Json): Json {
+  if (item.kind === 'connector') return { ...CONNECTOR_2, ...item };
+  if (item.kind !== 'device') return item;
+  return {
+    ...DEVICE_2,
+    ...item,
+    declarations: list(item.declarations, (d) => ({ bestMinDiameterMm: null, bestMaxDiameterMm: null, ...d })),
+  };
+}
+const setup2 = (setup: Json): Json =>
+  isObject(setup.gear)
+    ? {
+        ...setup,
+        gear: Object.fromEntries(
+          Object.entries(setup.gear).map(([role, item]) => [role, isObject(item) ? item2(item) : item]),
+        ),
+      }
+    : setup;
+const check2 = (check: Json): Json => (isObject(check.setup) ? { ...check, setup: setup2(check.setup) } : check);
+
+/** One stored entry of a collection, from version 1 to 2; the database keeps entries one by one. */
+export function entryFrom1To2(collection: string, entry: unknown): unknown {
+  if (!isObject(entry)) return entry;
+  if (collection === 'items') return item2(entry);
+  if (collection === 'setups') return setup2(entry);
+  return collection === 'checks' ? check2(entry) : entry;
+}
+
+export const MIGRATIONS: readonly Migration[] = [
+  {
+    from: 1,
+    name: 'measures of connectors and devices, choices, own tests of ways to clip',
+    up: (document) => ({
+      ...document,
+      ...(isObject(document.setup) ? { setup: setup2(document.setup) } : {}),
+      ...(isObject(document.workspace)
+        ? {
+            workspace: {
+              ...document.workspace,
+              items: list(document.workspace.items, item2),
+              setups: list(document.workspace.setups, setup2),
+              checks: list(document.workspace.checks, check2),
+              choices: [],
+              wayTests: [],
+            },
+          }
+        : {}),
+    }),
+  },
+];

@@ -1,0 +1,47 @@
+import { finding, type Finding } from '../finding/index.ts';
+import { ropeLengthM, type Rope } from '../gear/index.ts';
+import { constant, threshold } from '../sources/index.ts';
+import { exactly, minus } from '../units/index.ts';
+
+export interface RopeLengthInput {
+  readonly rope: Rope;
+  /** Height of the site along the rope, m, > 0. */
+  readonly heightM: number;
+  /** Rope needed over the height: 1 for one strand, 2 where it goes up and comes down again. */
+  readonly perHeight: number;
+}
+
+/** Is one rope long enough for a job, its end knot taken off? The doubled rappel is judged by `ropeBudget` instead. */
+export function ropeLengthFinding({ rope, heightM, perHeight }: RopeLengthInput): Finding {
+  const needM = perHeight * heightM;
+  const haveM = minus(ropeLengthM(rope), constant('endKnotM'));
+  const marginM = minus(haveM, exactly(needM));
+  const severity = marginM.best < 0 ? 'stop' : marginM.low < threshold('ropeEndMarginM') ? 'mind' : 'clear';
+  const code =
+    severity === 'stop'
+      ? 'geometry.rope-too-short'
+      : severity === 'mind'
+        ? 'geometry.rope-barely-reaches'
+        : 'geometry.rope-reaches';
+  return finding({
+    code,
+    severity,
+    subject: ['ropeA', 'ropeEnds'],
+    says:
+      severity === 'stop'
+        ? `${rope.name} is too short for this height.`
+        : severity === 'mind'
+          ? `${rope.name} may be too short for this height.`
+          : `${rope.name} is long enough, by {margin~}.`,
+    because: `The job takes {need}${perHeight > 1 ? ', up and down' : ''}; after a knot in the end there are {have~}.`,
+    remedy:
+      severity === 'clear'
+        ? 'Knot the end all the same.'
+        : 'Take a longer rope, and knot the end before anybody trusts it.',
+    numbers: [
+      { key: 'margin', label: 'Rope to spare', quantity: 'lengthM', value: marginM },
+      { key: 'need', label: 'Needed', quantity: 'lengthM', value: exactly(needM) },
+      { key: 'have', label: 'There is', quantity: 'lengthM', value: haveM },
+    ],
+  });
+}
