@@ -10,6 +10,7 @@ export default defineConfig({
   plugins: [react(), tailwindcss()],
   resolve: {
     alias: [
+      { find: '@core/assess-choice', replacement: here('core/assess-choice.ts') },
       { find: '@core/assess', replacement: here('core/assess.ts') },
       { find: /^@core\/([a-z-]+)$/, replacement: here('core') + '/$1/index.ts' },
     ],

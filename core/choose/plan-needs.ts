@@ -1,7 +1,7 @@
 import { wantsHitch } from '../assess-choice.ts';
 import { seatKind } from '../connector/index.ts';
 import type { FindingNumber } from '../finding/index.ts';
-import { diameterOf, JOB_FACTS, JOBS, traitsOf, type Device, type Item, type ItemOf } from '../gear/index.ts';
+import { diameterOf, JOB_FACTS, JOBS, servesJob, type Device, type Item, type ItemOf } from '../gear/index.ts';
 import type { Question } from '../rig/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
@@ -50,10 +50,7 @@ export function planNeeds(question: Question, items: readonly Item[], result: Pl
       ],
     });
   }
-  const made = devices.filter((d) => {
-    const traits = traitsOf(d.family);
-    return traits.made.includes(job) || traits.declaredOnly.includes(job);
-  });
+  const made = devices.filter((d) => servesJob(d.family, job));
   if (made.length === 0 && ropes.length > 0) {
     const mean = [...ropes].map((r) => diameterOf(r).diameterMm.best).sort((a, b) => a - b);
     needs.push({

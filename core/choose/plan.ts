@@ -110,6 +110,9 @@ export function plan(
   const { job } = question;
   const devices = devicesToPlan(items);
   const connectors = ofKind(items, 'connector');
+  // Of cords that are judged alike the shortest leaves the least hanging about.
+  const loopMm = (c: Cord) => c.loopLengthMm ?? (c.cutLengthM ?? 9) * 500;
+  const cords = [...ofKind(items, 'cord')].sort((a, b) => loopMm(a) - loopMm(b));
   const sets = ropeSets(job, ofKind(items, 'rope'));
   const clips = new Map(
     devices.map((device) => [
@@ -133,7 +136,7 @@ export function plan(
   };
   const all = sets.flatMap((ropes, row) => {
     const alone = ropeSetFindings(question, ropes);
-    const hitch = bestHitch(question, ropes, ofKind(items, 'cord'));
+    const hitch = bestHitch(question, ropes, cords);
     const rooms = new Map(
       connectors.map((connector) => {
         const findings = strandRoomFindings(job, ropes, BIGHT_OF(devices), connector);

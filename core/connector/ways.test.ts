@@ -201,7 +201,7 @@ describe('laws', () => {
         anyConnector,
         anyDevice,
         anyJob,
-        fc.constantFrom('left', 'right') as fc.Arbitrary<'left' | 'right'>,
+        fc.constantFrom<'left' | 'right'>('left', 'right'),
         (c, d, job, from) => {
           const mirrored = { ...d, entry: d.entry === 'left' || d.entry === 'right' ? mirror[d.entry] : d.entry! };
           const [a, b] = [

@@ -243,3 +243,8 @@ export const traitsOf = (key: Family): FamilyTraits => FAMILIES[key];
 export const DEVICE_FAMILIES = Object.fromEntries(FAMILY_KEYS.map((key) => [key, FAMILIES[key].label])) as Readonly<
   Record<Family, string>
 >;
+/** True when such devices serve this job, if only where their maker says so. */
+export const servesJob = (key: Family, job: Job): boolean => {
+  const { made, declaredOnly } = traitsOf(key);
+  return made.includes(job) || declaredOnly.includes(job);
+};

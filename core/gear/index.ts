@@ -40,6 +40,7 @@ export {
   DEVICE_FAMILIES,
   FAMILIES,
   FAMILY_KEYS,
+  servesJob,
   traitsOf,
   type BrakeKind,
   type Defeat,

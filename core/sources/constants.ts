@@ -183,6 +183,8 @@ export const CONSTANTS = {
     'turn gained on a two-sided plate with the hand straight below',
     'memory-friction',
   ),
+  heatAluminiumJPerGK: one(0.9, 'J/(g K)', 'specific heat of aluminium', 'handbook-heat'),
+  heatSteelJPerGK: one(0.47, 'J/(g K)', 'specific heat of steel', 'handbook-heat'),
   connectorRoomMm: one(3, 'mm', 'room asked for beside two strands on the broad end', 'memory-margins'),
 } as const satisfies Record<string, Constant>;
 

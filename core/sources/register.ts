@@ -47,6 +47,11 @@ export const SOURCES = {
     title: 'A. Wexler, The theory of belaying, American Alpine Journal 7 (1950)',
     note: 'F = m g (1 + sqrt(1 + 2 k f / (m g))), for a rope that stretches like a spring and a belay that does not give.',
   },
+  'handbook-heat': {
+    kind: 'handbook',
+    title: 'Specific heats of metals, tables of physics handbooks',
+    note: 'Aluminium 0.90 J/(g K), steel 0.47 J/(g K), at room temperature.',
+  },
   'lever-statics': {
     kind: 'handbook',
     title: 'Statics of a beam on two supports: a load at x of w puts x / w on the far support',

@@ -16,6 +16,11 @@ const LockerPage = lazy(() => import('../features/locker/LockerPage').then((m) =
 const ItemPage = lazy(() => import('../features/locker/ItemPage').then((m) => ({ default: m.ItemPage })));
 const CheckPage = lazy(() => import('../features/check/CheckPage').then((m) => ({ default: m.CheckPage })));
 const FitPage = lazy(() => import('../features/fit/FitPage').then((m) => ({ default: m.FitPage })));
+const ConnectorsPage = lazy(() =>
+  import('../features/connectors/ConnectorsPage').then((m) => ({ default: m.ConnectorsPage })),
+);
+const PlanPage = lazy(() => import('../features/plan/PlanPage').then((m) => ({ default: m.PlanPage })));
+const ChoicePage = lazy(() => import('../features/plan/ChoicePage').then((m) => ({ default: m.ChoicePage })));
 const LogPage = lazy(() => import('../features/log/LogPage').then((m) => ({ default: m.LogPage })));
 const RecordPage = lazy(() => import('../features/log/RecordPage').then((m) => ({ default: m.RecordPage })));
 const UsePage = lazy(() => import('../features/log/UsePage').then((m) => ({ default: m.UsePage })));
@@ -54,7 +59,10 @@ export function App() {
                   <Route path="setups/:setupId/choose" element={<ChoosePage />} />
                   <Route path="locker" element={<LockerPage />} />
                   <Route path="locker/:kind/:id" element={<ItemPage />} />
+                  <Route path="plan" element={<PlanPage />} />
+                  <Route path="plan/:choiceId" element={<ChoicePage />} />
                   <Route path="fit" element={<FitPage />} />
+                  <Route path="connectors" element={<ConnectorsPage />} />
                   <Route path="log" element={<LogPage />} />
                   <Route path="log/use/:useId" element={<UsePage />} />
                   <Route path="log/:checkId" element={<RecordPage />} />

@@ -1,6 +1,7 @@
 import {
   BookOpenText,
   FolderDown,
+  Backpack,
   Grid3x3,
   Moon,
   Redo2,
@@ -20,6 +21,7 @@ import { usePlace } from './WorkspaceProvider';
 
 const PLACES = [
   { to: 'setups', label: 'Set-ups', Icon: RouteIcon },
+  { to: 'plan', label: 'Plan', Icon: Backpack },
   { to: 'locker', label: 'Locker', Icon: Warehouse },
   { to: 'fit', label: 'Fit', Icon: Grid3x3 },
   { to: 'log', label: 'Log', Icon: BookOpenText },
@@ -133,7 +135,7 @@ export function Shell() {
         <Outlet />
       </main>
       <Places
-        className="no-print fixed inset-x-0 bottom-0 z-20 grid grid-cols-5 border-t border-line bg-surface pb-[env(safe-area-inset-bottom)] sm:hidden"
+        className="no-print fixed inset-x-0 bottom-0 z-20 grid grid-cols-6 border-t border-line bg-surface pb-[env(safe-area-inset-bottom)] sm:hidden"
         linkClass="flex min-h-14 flex-col items-center justify-center text-sm"
       />
     </div>

@@ -24,18 +24,22 @@ export interface Database {
 /** Opens the database of a workspace; each workspace has its own. */
 export async function openDatabase(name: WorkspaceName): Promise<Database> {
   const db: IDBPDatabase<Schema> = await openDB<Schema>(`zevrin-${name}`, 2, {
-    async upgrade(database, from, _to, tx) {
+    upgrade(database, from, _to, tx) {
       for (const collection of COLLECTIONS) {
         if (!database.objectStoreNames.contains(collection)) database.createObjectStore(collection, { keyPath: 'id' });
       }
       if (from < 1) database.createObjectStore('meta');
       if (from !== 1) return;
-      for (const collection of COLLECTIONS) {
-        const store = tx.objectStore(collection);
-        for (let cursor = await store.openCursor(); cursor; cursor = await cursor.continue()) {
-          await cursor.update({ ...cursor.value, doc: entryFrom1To2(collection, cursor.value.doc) as Doc });
+      const bringUp = async () => {
+        for (const collection of COLLECTIONS) {
+          const store = tx.objectStore(collection);
+          for (let cursor = await store.openCursor(); cursor; cursor = await cursor.continue()) {
+            await cursor.update({ ...cursor.value, doc: entryFrom1To2(collection, cursor.value.doc) as Doc });
+          }
         }
-      }
+      };
+      // All or nothing: what cannot be brought up stays as it was, and the workspace says that it cannot be opened.
+      bringUp().catch(() => tx.abort());
     },
     blocking: () => db.close(),
   });

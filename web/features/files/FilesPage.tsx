@@ -7,6 +7,7 @@ import { COLLECTIONS, emptyWorkspace, readDocument, writeWorkspace, type FileIss
 import type { Choice, Setup } from '@core/rig';
 import { usePlace } from '../../app/WorkspaceProvider';
 import { difference } from '../../storage/changes';
+import { addChoice } from '../../store/choice-edits';
 import { addSetup } from '../../store/edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited, replaced } from '../../store/workspace-slice';
@@ -66,6 +67,14 @@ export function FilesPage() {
     );
     setReading({ kind: 'none' });
     say('The set-up is added.');
+  };
+  const takeChoice = (choice: Choice) => {
+    const known = data.choices.some((c) => c.id === choice.id);
+    dispatch(
+      edited(addChoice(known ? { ...choice, id: nanoid(), name: `${choice.name.slice(0, 70)} (read in)` } : choice)),
+    );
+    setReading({ kind: 'none' });
+    say('The choice is added.');
   };
   const resetDemo = async () => {
     const { demoWorkspace } = await import('@core/samples');
@@ -147,6 +156,21 @@ export function FilesPage() {
             </p>
             <div className="mt-3 flex flex-wrap gap-3">
               <button type="button" className="btn btn-act" onClick={() => takeSetup(reading.setup)}>
+                Add it
+              </button>
+              <button type="button" className="btn" onClick={() => setReading({ kind: 'none' })}>
+                Leave it
+              </button>
+            </div>
+          </div>
+        )}
+        {reading.kind === 'choice' && (
+          <div className="rounded-lg bg-untested-wash p-4 text-untested">
+            <p>
+              <strong>{reading.file}</strong> holds one choice, “{reading.choice.name}”.
+            </p>
+            <div className="mt-3 flex flex-wrap gap-3">
+              <button type="button" className="btn btn-act" onClick={() => takeChoice(reading.choice)}>
                 Add it
               </button>
               <button type="button" className="btn" onClick={() => setReading({ kind: 'none' })}>

@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { FitCell } from '@core/fit';
 import { SEVERITIES, type Severity } from '@core/finding';
-import { diameterOf, JOB_KEYS, JOBS, traitsOf, type Device, type Job, type Rope } from '@core/gear';
+import { diameterOf, JOB_KEYS, JOBS, servesJob, type Device, type Job, type Rope } from '@core/gear';
 import { printNumber, printQuantity } from '@core/units';
 import { usePreferences } from '../../app/preferences';
 import { usePlace } from '../../app/WorkspaceProvider';
@@ -32,14 +32,7 @@ export function FitPage() {
   const [order, setOrder] = useState<Order>('diameter');
   const ropes = useMemo(() => items.filter((i): i is Rope => i.kind === 'rope'), [items]);
   const devices = useMemo(() => items.filter((i): i is Device => i.kind === 'device'), [items]);
-  const able = useMemo(
-    () =>
-      devices.filter(({ family }) => {
-        const traits = traitsOf(family);
-        return traits.made.includes(job) || traits.declaredOnly.includes(job);
-      }),
-    [devices, job],
-  );
+  const able = useMemo(() => devices.filter(({ family }) => servesJob(family, job)), [devices, job]);
   const { state, stop, again } = useFitMap(job, ropes, devices);
   const ready = state.kind === 'done';
   const empty = ropes.length === 0 || devices.length === 0;
@@ -50,7 +43,10 @@ export function FitPage() {
         <div>
           <h1>Fit</h1>
           <p className="mt-1 text-ink-2">
-            Which rope in which device, by declared ranges and by what each family is known for.
+            Which rope in which device, by declared ranges and by what each family is known for.{' '}
+            <Link className="font-semibold text-act underline" to={`/${name}/connectors`}>
+              Connectors in devices
+            </Link>
           </p>
         </div>
         <button
@@ -69,7 +65,7 @@ export function FitPage() {
         <label className="text-sm font-semibold">
           Job
           <select
-            className="field mt-1 font-normal"
+            className="field mt-1 text-base font-normal"
             value={job}
             onChange={(event) => setQuery({ job: event.target.value }, { replace: true })}
           >
@@ -83,7 +79,7 @@ export function FitPage() {
         <label className="text-sm font-semibold">
           Order
           <select
-            className="field mt-1 font-normal"
+            className="field mt-1 text-base font-normal"
             value={order}
             onChange={(event) => setOrder(event.target.value as Order)}
           >
@@ -97,7 +93,7 @@ export function FitPage() {
         <label className="text-sm font-semibold">
           Only names with
           <input
-            className="field mt-1 font-normal"
+            className="field mt-1 text-base font-normal"
             value={filter}
             onChange={(event) => setFilter(event.target.value)}
           />

@@ -1,22 +1,56 @@
 import { schoolsFor } from '@core/fit';
-import { DEFEATS, DEVICE_FAMILIES, JOBS, traitsOf, type Device, type FamilyTraits, type Job } from '@core/gear';
+import { constant } from '@core/sources';
+import {
+  DEFEATS,
+  DEVICE_FAMILIES,
+  JOBS,
+  servesJob,
+  traitsOf,
+  type Device,
+  type FamilyTraits,
+  type Job,
+} from '@core/gear';
 
 const UNKNOWN = 'not declared';
 const HAND_OFF = { runs: 'rope runs', assists: 'mostly holds', holds: 'holds' } as const;
 const RELEASABLE = { yes: 'yes', hard: 'with effort', no: 'no' } as const;
 const PULL = { easy: 'easily', little: 'with a little effort', hard: 'hard' } as const;
 
-const COLUMNS: readonly (readonly [string, (traits: FamilyTraits) => string])[] = [
+const HANDED = { unknown: UNKNOWN, both: 'either', right: 'right', left: 'left' } as const;
+const PRICE = { unknown: 'not entered', low: 'low', middle: 'middle', high: 'high' } as const;
+
+/** Energy that warms the device by one degree: what little mass means for a long fast descent. */
+function heat({ massG, metal }: Device): string {
+  if (massG === null || metal === 'unknown') return UNKNOWN;
+  const jPerGK = { aluminium: 'heatAluminiumJPerGK', steel: 'heatSteelJPerGK', mixed: 'heatSteelJPerGK' } as const;
+  return `${metal === 'mixed' ? 'at least ' : ''}${Math.round(massG * constant(jPerGK[metal]).best)} J/K`;
+}
+
+const COLUMNS: readonly (readonly [string, (traits: FamilyTraits, device: Device) => string])[] = [
   ['Hand lets go', (t) => (t.aidOnly ? 'carries nobody' : t.handOff ? HAND_OFF[t.handOff] : UNKNOWN)],
   ['Released under load', (t) => (t.releasable ? RELEASABLE[t.releasable] : UNKNOWN)],
   ['Rope pulls through', (t) => (t.pullThrough ? PULL[t.pullThrough] : UNKNOWN)],
   ['Goes down as it is', (t) => (t.goesDown ? 'yes' : 'no, re-rig')],
   ['Strands', (t) => t.strands],
+  ['Persons', (t, d) => (d.personsRated !== 'unknown' ? d.personsRated : (t.persons ?? UNKNOWN))],
+  ['Sheath', (t) => (t.teeth ? `teeth tear it from ${constant('teethHurtSheathKn').low} kN` : 'no teeth')],
+  ['Hand', (_, d) => HANDED[d.handed]],
+  ['Can be lost', (_, d) => d.looseParts || UNKNOWN],
+  ['Heats up', (_, d) => heat(d)],
+  ['Price class', (_, d) => PRICE[d.priceClass]],
   ['Defeated by', (t) => (t.defeats.length > 0 ? t.defeats.map((d) => DEFEATS[d]).join('; ') : UNKNOWN)],
 ];
 
+interface SideBySideProps {
+  readonly job: Job;
+  readonly devices: readonly Device[];
+  /** Leaves out devices that are not for this job. */
+  readonly onlyAble?: boolean;
+}
+
 /** Devices that can do this job, with the traits that decide between them, and the questions on which people disagree. */
-export function SideBySide({ job, devices }: { job: Job; devices: readonly Device[] }) {
+export function SideBySide({ job, devices: all, onlyAble = false }: SideBySideProps) {
+  const devices = onlyAble ? all.filter(({ family }) => servesJob(family, job)) : all;
   const schools = schoolsFor(job);
   return (
     <>
@@ -27,7 +61,7 @@ export function SideBySide({ job, devices }: { job: Job; devices: readonly Devic
             What each family is known for (common practice). The instructions of the model come first.
           </p>
           <div className="mt-2 overflow-x-auto" tabIndex={0} role="region" aria-label="Devices side by side">
-            <table className="w-full min-w-3xl text-sm">
+            <table className="w-full min-w-6xl text-sm">
               <thead>
                 <tr>
                   <th className="border-b border-line py-2 pr-3 text-left">Device</th>
@@ -50,9 +84,9 @@ export function SideBySide({ job, devices }: { job: Job; devices: readonly Devic
                       {COLUMNS.map(([head, say]) => (
                         <td
                           key={head}
-                          className={`border-b border-line py-2 pr-3 align-top ${say(traits) === UNKNOWN ? 'text-untested' : ''}`}
+                          className={`border-b border-line py-2 pr-3 align-top ${say(traits, device) === UNKNOWN ? 'text-untested' : ''}`}
                         >
-                          {say(traits)}
+                          {say(traits, device)}
                         </td>
                       ))}
                     </tr>

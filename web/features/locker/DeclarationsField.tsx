@@ -8,6 +8,8 @@ export interface DeclarationDraft {
   readonly constructions: readonly string[];
   readonly minDiameterMm: number | null | undefined;
   readonly maxDiameterMm: number | null | undefined;
+  readonly bestMinDiameterMm: number | null;
+  readonly bestMaxDiameterMm: number | null;
 }
 
 interface DeclarationsFieldProps {
@@ -23,8 +25,10 @@ const BLANK: DeclarationDraft = {
   constructions: ['single'],
   minDiameterMm: null,
   maxDiameterMm: null,
+  bestMinDiameterMm: null,
+  bestMaxDiameterMm: null,
 };
-const { job, strands, minDiameterMm, maxDiameterMm } = declarationSchema.shape;
+const { job, strands, minDiameterMm, maxDiameterMm, bestMinDiameterMm, bestMaxDiameterMm } = declarationSchema.shape;
 
 /** The ranges that the maker declares: per job and number of strands, for which kinds of rope, from which diameter to which. */
 export function DeclarationsField({ value, onChange, errorAt }: DeclarationsFieldProps) {
@@ -61,6 +65,18 @@ export function DeclarationsField({ value, onChange, errorAt }: DeclarationsFiel
                 value={row.maxDiameterMm}
                 onChange={(v) => change(at, { maxDiameterMm: v as number })}
                 error={errorAt(`${at}.maxDiameterMm`)}
+              />
+              <SchemaField
+                schema={bestMinDiameterMm}
+                value={row.bestMinDiameterMm}
+                onChange={(v) => change(at, { bestMinDiameterMm: v as number | null })}
+                error={errorAt(`${at}.bestMinDiameterMm`)}
+              />
+              <SchemaField
+                schema={bestMaxDiameterMm}
+                value={row.bestMaxDiameterMm}
+                onChange={(v) => change(at, { bestMaxDiameterMm: v as number | null })}
+                error={errorAt(`${at}.bestMaxDiameterMm`)}
               />
             </div>
             <div className="flex flex-wrap items-center gap-x-5 gap-y-1">

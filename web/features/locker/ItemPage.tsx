@@ -44,6 +44,28 @@ function ItemForm({ kind, thing }: { kind: LockerKind; thing: Item | Person | nu
       void navigate(back);
     },
   });
+  const fields = Object.entries(schema.shape).map(
+    ([key, field]) => [key, field as z.ZodType, fieldMeta(field as z.ZodType)?.group] as const,
+  );
+  const groups = [...new Set(fields.flatMap(([, , group]) => (group === undefined ? [] : [group])))];
+  const fieldOf = ([key, field]: (typeof fields)[number]) =>
+    key === 'declarations' ? (
+      <DeclarationsField
+        key={key}
+        value={form.values.declarations as DeclarationDraft[]}
+        onChange={(value) => form.change(key, value)}
+        errorAt={(path) => form.errorAt(`declarations.${path}`)}
+      />
+    ) : fieldMeta(field) ? (
+      <div key={key} className={fieldMeta(field)!.multiline ? 'col-span-full' : ''}>
+        <SchemaField
+          schema={field}
+          value={form.values[key]}
+          onChange={(value) => form.change(key, value)}
+          error={form.errorAt(key)}
+        />
+      </div>
+    ) : null;
   const remove = () => {
     if (!thing) return;
     form.putAside();
@@ -61,26 +83,18 @@ function ItemForm({ kind, thing }: { kind: LockerKind; thing: Item | Person | nu
         </p>
       )}
       <div className="mt-4 grid gap-x-5 gap-y-4 sm:grid-cols-2">
-        {Object.entries(schema.shape).map(([key, field]) =>
-          key === 'declarations' ? (
-            <DeclarationsField
-              key={key}
-              value={form.values.declarations as DeclarationDraft[]}
-              onChange={(value) => form.change(key, value)}
-              errorAt={(path) => form.errorAt(`declarations.${path}`)}
-            />
-          ) : fieldMeta(field as z.ZodType) ? (
-            <div key={key} className={fieldMeta(field as z.ZodType)!.multiline ? 'col-span-full' : ''}>
-              <SchemaField
-                schema={field as z.ZodType}
-                value={form.values[key]}
-                onChange={(value) => form.change(key, value)}
-                error={form.errorAt(key)}
-              />
-            </div>
-          ) : null,
-        )}
+        {fields.filter(([, , group]) => group === undefined).map(fieldOf)}
       </div>
+      {groups.map((group) => {
+        const inside = fields.filter(([, , g]) => g === group);
+        const wrong = inside.some(([key]) => form.errorAt(key) !== undefined);
+        return (
+          <details key={group} className="mt-5 border-t border-line" open={wrong || undefined}>
+            <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">{group}</summary>
+            <div className="grid gap-x-5 gap-y-4 pb-3 sm:grid-cols-2">{inside.map(fieldOf)}</div>
+          </details>
+        );
+      })}
       <div className="mt-6 flex flex-wrap gap-3">
         <button type="submit" className="btn btn-act px-6">
           Save

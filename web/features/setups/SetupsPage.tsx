@@ -3,7 +3,9 @@ import { format } from 'date-fns';
 import { Plus } from 'lucide-react';
 import { Link, useNavigate } from 'react-router';
 import { assess } from '@core/assess';
-import { blankSetup, descentM } from '@core/rig';
+import { assessChoice } from '@core/assess-choice';
+import { JOBS } from '@core/gear';
+import { blankSetup, descentM, type Choice } from '@core/rig';
 import { printQuantity } from '@core/units';
 import { usePreferences } from '../../app/preferences';
 import { usePlace } from '../../app/WorkspaceProvider';
@@ -110,6 +112,44 @@ export function SetupsPage() {
             })}
         </ul>
       )}
+      {data.choices.length > 0 && <Choices choices={data.choices} />}
     </div>
+  );
+}
+
+/** What was taken for jobs whose whole rig is not assessed yet. */
+function Choices({ choices }: { choices: readonly Choice[] }) {
+  const { name } = usePlace();
+  const { system } = usePreferences();
+  return (
+    <section className="mt-8" aria-labelledby="choices">
+      <h2 id="choices">Chosen for other jobs</h2>
+      <ul className="mt-1 divide-y divide-line border-y border-line">
+        {[...choices]
+          .sort((a, b) => (a.updatedAt < b.updatedAt ? 1 : -1))
+          .map((choice) => {
+            const { verdict, findings } = assessChoice(choice);
+            const count = findings.filter((f) => f.severity === verdict).length;
+            return (
+              <li key={choice.id}>
+                <Link
+                  to={`/${name}/plan/${choice.id}`}
+                  className="grid gap-x-4 gap-y-1 px-2 py-3.5 hover:bg-sunk sm:grid-cols-[1fr_auto]"
+                >
+                  <span className="text-lg font-semibold">{choice.name}</span>
+                  <span className="sm:text-right">
+                    <SeverityMark severity={verdict} withWord />
+                    {verdict !== 'clear' && <span className="num ml-2 text-ink-2">×{count}</span>}
+                  </span>
+                  <span className="text-ink-2">
+                    {JOBS[choice.question.job]}, {printQuantity(choice.question.heightM, 'lengthM', system)},{' '}
+                    {choice.gear.device?.name ?? 'no device'}
+                  </span>
+                </Link>
+              </li>
+            );
+          })}
+      </ul>
+    </section>
   );
 }

@@ -5,12 +5,14 @@ import { usePreferences } from '../../app/preferences';
 import { SEVERITY_TEXT, SEVERITY_WASH, SEVERITY_WORDS, SeverityMark } from '../../ui/SeverityMark';
 
 /** The sentence of the verdict and the first thing to do: what a tired person reads first. */
-export function verdictSentence({ verdict, findings }: Assessment): string {
+type Judged = Pick<Assessment, 'verdict' | 'findings'>;
+
+export function verdictSentence({ verdict, findings }: Judged): string {
   const count = findings.filter((f) => f.severity === verdict).length;
   const things = (one: string, many: string) => `${count} ${count === 1 ? one : many}`;
   switch (verdict) {
     case 'stop':
-      return `${things('thing', 'things')} to put right before anyone goes down.`;
+      return `${things('thing', 'things')} to put right before anyone hangs on it.`;
     case 'mind':
       return `${things('thing', 'things')} to settle first.`;
     case 'untested':
@@ -20,7 +22,7 @@ export function verdictSentence({ verdict, findings }: Assessment): string {
   }
 }
 
-export function VerdictBanner({ assessment, action }: { assessment: Assessment; action: ReactNode }) {
+export function VerdictBanner({ assessment, action }: { assessment: Judged; action: ReactNode }) {
   const { system } = usePreferences();
   const { verdict, findings } = assessment;
   const first = verdict === 'clear' ? undefined : findings[0];
