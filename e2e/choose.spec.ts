@@ -56,6 +56,8 @@ test('what the locker lacks is named by what it must do', async ({ page }) => {
     'connector/connector-pear',
     'connector/connector-pear-2',
     'connector/connector-d',
+    'connector/connector-kept',
+    'connector/connector-oval',
     'cord/cord-short',
     'cord/cord-long',
   ]) {

@@ -29,12 +29,14 @@ test('the connector map shows what the core computes, for the devices of the job
       const usable = all.filter((w) => w.severity !== 'stop').length;
       await expect(
         map.getByRole('button', {
-          name: `${connector.name} in ${device.name}: ${SEVERITY_WORDS[all[0]!.severity]}, ${usable} of ${all.length} ways`,
+          name: new RegExp(
+            `^${connector.name} in ${device.name}: ${SEVERITY_WORDS[all[0]!.severity]} (play [\\d./ ]+ )?${usable} of ${all.length} ways`,
+          ),
         }),
       ).toBeVisible();
     }
   await expect(map.getByRole('columnheader', { name: 'Culvert tube' })).toHaveCount(0);
-  await page.getByLabel('Also devices that are not for this job').check();
+  await page.getByLabel('Also devices that are not for this job').click();
   await expect(map.getByRole('columnheader', { name: 'Culvert tube' })).toBeVisible();
 });
 
@@ -77,14 +79,14 @@ test('the map goes out as CSV and own tests come back; a wrong line is refused w
     input.setInputFiles({ name: 'tests.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
   // The file as it was written adds nothing.
   await give(text);
-  await expect(page.getByText('0 own tests added.')).toBeVisible();
+  await expect(page.getByText('0 own tests added.').first()).toBeVisible();
   await give(text.replace('not tried', 'jammed'));
   await expect(page.getByRole('alert')).toContainText(/tests\.csv, line \d+: result: read “jammed”/);
   const lines = text.split('\r\n');
   const at = lines.findIndex((l) => l.includes('Small D') && l.includes('Burr clamp') && l.includes('not tried'));
   lines[at] = lines[at]!.replace('not tried', 'wedged');
   await give(lines.join('\r\n'));
-  await expect(page.getByText('1 own test added.')).toBeVisible();
+  await expect(page.getByText('1 own test added.').first()).toBeVisible();
   await expect(page.getByRole('button', { name: /^Small D, silver in Burr clamp.*1 tried/ })).toBeVisible();
 });
 
@@ -96,7 +98,9 @@ test('what to try next leads to the pair and its way', async ({ page }) => {
   await first.click();
   await expect(page.getByRole('region', { name, exact: true })).toBeVisible();
   await page.getByText('Two connectors side by side').click();
-  await page.getByLabel('Beside it').selectOption({ label: 'Small D, silver' });
+  await page
+    .getByLabel('Beside it')
+    .selectOption({ label: name.startsWith('Small D') ? 'Oval screw, green' : 'Small D, silver' });
   await page.getByLabel('How').selectOption('same');
   await expect(page.locator('[data-finding="connector.pair-same-side"]')).toBeVisible();
 });

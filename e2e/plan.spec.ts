@@ -69,6 +69,7 @@ test('a doubled rappel becomes a set-up as ever, and undo takes it back', async 
     .getByRole('button', { name: /^Take / })
     .click();
   await expect(page).toHaveURL(/\/demo\/setups\/.+/);
+  await page.getByRole('button', { name: /^Site/ }).click();
   await expect(page.getByLabel('Anchor above the ground')).toHaveValue('20');
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('heading', { name: 'This set-up is not here' })).toBeVisible();
@@ -85,9 +86,9 @@ test('what is left out stays within reach, with its reason; a rope that is not a
     .getByRole('button', { name: /Parmelia 45, white: .*not declared for this kind of rope/ })
     .first();
   await parmelia.click();
-  await expect(combinations.getByRole('button', { name: /^Take Parmelia/ }).first()).toBeVisible();
+  await expect(combinations.getByRole('button', { name: /^Take this: Parmelia/ }).first()).toBeVisible();
   await page.getByText(/^Ropes at hand/).click();
-  await page.getByLabel('Usnea 60, blue').uncheck();
+  await page.getByLabel('Usnea 60, blue', { exact: true }).click();
   await expect(combinations.locator('[data-combination]').filter({ hasText: 'Usnea' })).toHaveCount(0);
   await expect(page.getByText('Ropes at hand: 3 of 4')).toBeVisible();
 });

@@ -14,6 +14,7 @@ import { SEVERITIES, type Finding, type Severity } from '../finding/index.ts';
 import {
   JOB_FACTS,
   MUNTER,
+  traitsOf,
   type Connector,
   type Cord,
   type Device,
@@ -161,8 +162,13 @@ export function plan(
     onRow?.(row + 1);
     return combinations;
   });
+  // Of equally good ones those whose family is made for the job come before those that also serve it.
+  const made = new Set(devices.filter((d) => traitsOf(d.family).made.includes(job)).map((d) => d.id));
   const ranked = [...all].sort(
-    (a, b) => compare(a.cost, b.cost) || (b.strengthLeftKn ?? -1) - (a.strengthLeftKn ?? -1),
+    (a, b) =>
+      compare(a.cost, b.cost) ||
+      Number(made.has(b.deviceId)) - Number(made.has(a.deviceId)) ||
+      (b.strengthLeftKn ?? -1) - (a.strengthLeftKn ?? -1),
   );
   return {
     combinations: ranked.filter((c) => c.cost[0] === 0 && c.connectorId !== null),

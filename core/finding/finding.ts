@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { SOURCE_IDS, type SourceId } from '../sources/index.ts';
 import { QUANTITIES, type Interval, type Quantity } from '../units/index.ts';
-import { FINDING_CODES, type FindingCode } from './codes.ts';
+import { CODE_SOURCES, FINDING_CODE_KEYS, type FindingCode } from './codes.ts';
 
 /** From worst to best. *Not tested* outranks *No fault found*: an unknown never turns into a pass. */
 export const SEVERITIES = ['stop', 'mind', 'untested', 'clear'] as const;
@@ -64,7 +64,7 @@ export const findingNumberSchema = z.object({
 
 /** Shape of a finding in a file (a check record keeps the findings of its time). */
 export const findingSchema = z.object({
-  code: z.enum(Object.keys(FINDING_CODES) as [FindingCode, ...FindingCode[]]),
+  code: z.enum(FINDING_CODE_KEYS),
   severity: z.enum(SEVERITIES),
   subject: z.array(z.enum(PART_IDS)),
   says: z.string(),
@@ -79,7 +79,7 @@ type FindingInput = Omit<Finding, 'sources' | 'numbers' | 'remedy'> &
 
 /** Builds a finding; its sources are those of its code in the register plus any given here. */
 export function finding(input: FindingInput): Finding {
-  const registered: readonly SourceId[] = FINDING_CODES[input.code].sources;
+  const registered: readonly SourceId[] = CODE_SOURCES[input.code];
   return {
     ...input,
     numbers: input.numbers ?? [],

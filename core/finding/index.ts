@@ -1,4 +1,5 @@
-export { FINDING_CODES, type FindingCode, type FindingCodeEntry } from './codes.ts';
+export { FINDING_CODES, type FindingCodeEntry } from './code-register.ts';
+export type { FindingCode } from './codes.ts';
 export {
   finding,
   findingNumberSchema,

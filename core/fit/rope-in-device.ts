@@ -3,6 +3,7 @@ import { diameterOf, JOBS, ROPE_CONSTRUCTIONS, traitsOf, type Declaration } from
 import { threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
 import { familyRules } from './family-rules.ts';
+import { ropeForJob } from './rope-for-job.ts';
 import type { RopeInDeviceInput } from './rope-in-device-input.ts';
 
 /**
@@ -11,7 +12,7 @@ import type { RopeInDeviceInput } from './rope-in-device-input.ts';
  */
 export function ropeInDevice(input: RopeInDeviceInput): Finding[] {
   const declared = traitsOf(input.device.family).tied ? tied(input) : byDeclaration(input);
-  return [declared, ...familyRules(input), ...thinRopeInPlainTube(input)];
+  return [declared, ...ropeForJob(input), ...familyRules(input), ...thinRopeInPlainTube(input)];
 }
 
 /** A hitch tied with the rope itself: no maker, no range. */

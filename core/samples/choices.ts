@@ -1,8 +1,6 @@
 import { assessChoice } from '../assess-choice.ts';
 import type { WayTest } from '../connector/index.ts';
-import { plan, takeChoice } from '../choose/index.ts';
-import type { Job } from '../gear/index.ts';
-import type { Choice, Question } from '../rig/index.ts';
+import type { Choice } from '../rig/index.ts';
 import { clubItems, ilse, keptPear, longRope, oval, pear, thickRope, tomas } from './club.ts';
 
 const device = (id: string) => {
@@ -37,11 +35,13 @@ const taken = (choice: Omit<Choice, 'findings'>): Choice => ({
   ...choice,
   findings: structuredClone(assessChoice(choice).findings) as Choice['findings'],
 });
+/** When the demo’s choices were made. */
+export const CHOICE_DAY = '2026-09-05T18:00:00.000Z';
 const base = {
   hitchKind: 'autoblock',
   hitchWraps: 4,
-  createdAt: '2026-09-05T18:00:00.000Z',
-  updatedAt: '2026-09-05T18:00:00.000Z',
+  createdAt: CHOICE_DAY,
+  updatedAt: CHOICE_DAY,
   note: '',
 } as const;
 
@@ -68,18 +68,3 @@ export const beechMulti: Choice = taken({
 });
 
 export const demoChoices: readonly Choice[] = [topRopeCam, beechMulti];
-
-/** The best that the club’s locker offers for a job; where everything has a *stop*, the least bad. */
-export function bestChoice(job: Job): Choice {
-  const question: Question = { job, heightM: 12, weather: 'dry', climber: ilse, belayer: null };
-  const { combinations, rejected } = plan(question, clubItems, []);
-  return takeChoice({
-    question,
-    combination: (combinations[0] ?? rejected[0])!,
-    items: clubItems,
-    tests: [],
-    id: `choice-${job}`,
-    name: `Best of the club’s locker: ${job}`,
-    now: base.createdAt,
-  });
-}

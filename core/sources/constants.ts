@@ -1,5 +1,5 @@
 import { interval, type Interval } from '../units/index.ts';
-import type { SourceId } from './register.ts';
+import type { SourceId } from './ids.ts';
 
 export interface Constant {
   readonly value: Interval;

@@ -1,2 +1,3 @@
 export { constant, CONSTANTS, threshold, type Constant, type ConstantId } from './constants.ts';
-export { SOURCE_IDS, SOURCES, type Source, type SourceId, type SourceKind } from './register.ts';
+export { SOURCE_IDS, type SourceId } from './ids.ts';
+export { SOURCES, type Source, type SourceKind } from './register.ts';

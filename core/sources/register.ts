@@ -1,3 +1,5 @@
+import type { SourceId } from './ids.ts';
+
 /** Where a rule or a number comes from, from firm to weak. */
 export type SourceKind = 'standard' | 'handbook' | 'paper' | 'geometry' | 'practice' | 'memory' | 'maker' | 'entered';
 
@@ -15,8 +17,8 @@ const memory = (title: string, note: string): Source => ({
   note: `${note} From memory: an estimate with an interval, to be replaced by your own measurement.`,
 });
 
-/** Every source that a finding, a constant or a check item may point at. Keys are stable: they stand in exported files. */
-export const SOURCES = {
+/** Every source that a finding, a constant or a check item may point at. */
+export const SOURCES: Readonly<Record<SourceId, Source>> = {
   'euler-eytelwein': {
     kind: 'handbook',
     title: 'Belt friction after Euler (1769) and Eytelwein (1808), with the V-belt form of machine-design handbooks',
@@ -146,6 +148,10 @@ export const SOURCES = {
     'Common practice: what each family of devices is made for',
     'Which jobs, how many strands, what it does when the hand lets go, what defeats it. The declaration of the model comes first.',
   ),
+  'practice-rope-kinds': practice(
+    'Common practice: which kind of rope for which job',
+    'A leader falls onto a dynamic single rope, or onto half or twin ropes in pairs. Low-stretch rope serves lines that one climbs, hangs on and goes down.',
+  ),
   'practice-guide-mode': practice(
     'Common practice: thin rope in a guide plate',
     'In guide mode, declared from about 8.7 mm, a thinner half rope can twist, flip and pinch so that it no longer takes in.',
@@ -232,7 +238,4 @@ export const SOURCES = {
     'Length of a rope that was not measured',
     'Ropes shrink with use by some per cent; new ropes are often a little long.',
   ),
-} as const satisfies Record<string, Source>;
-
-export type SourceId = keyof typeof SOURCES;
-export const SOURCE_IDS = Object.keys(SOURCES) as [SourceId, ...SourceId[]];
+};

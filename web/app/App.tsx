@@ -3,11 +3,11 @@ import { BrowserRouter, Navigate, Outlet, Route, Routes, useParams } from 'react
 import { WORKSPACES, type WorkspaceName } from '../storage/database';
 import { PreferencesProvider } from './preferences';
 import { Shell } from './Shell';
-import { StartPage } from './StartPage';
 import { WorkspaceProvider } from './WorkspaceProvider';
 import { NotFound } from './NotFound';
 import { Toasts } from '../ui/Toasts';
 
+const StartPage = lazy(() => import('./StartPage').then((m) => ({ default: m.StartPage })));
 const SetupsPage = lazy(() => import('../features/setups/SetupsPage').then((m) => ({ default: m.SetupsPage })));
 const SetupPage = lazy(() => import('../features/setups/SetupPage').then((m) => ({ default: m.SetupPage })));
 const CardPage = lazy(() => import('../features/setups/CardPage').then((m) => ({ default: m.CardPage })));

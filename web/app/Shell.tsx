@@ -11,13 +11,16 @@ import {
   Undo2,
   Warehouse,
 } from 'lucide-react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { lazy, Suspense } from 'react';
 import { Link, NavLink, Outlet } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../store/hooks';
 import { redone, undone } from '../store/workspace-slice';
 import { usePreferences } from './preferences';
 import { SaveIndicator } from './SaveIndicator';
 import { usePlace } from './WorkspaceProvider';
+
+// Not needed for the first screen.
+const Shortcuts = lazy(() => import('./Shortcuts').then((m) => ({ default: m.Shortcuts })));
 
 const PLACES = [
   { to: 'setups', label: 'Set-ups', Icon: RouteIcon },
@@ -52,8 +55,6 @@ function History() {
   const dispatch = useAppDispatch();
   const past = useAppSelector((s) => s.workspace.past.at(-1));
   const future = useAppSelector((s) => s.workspace.future[0]);
-  useHotkeys('mod+z', () => void dispatch(undone()), { preventDefault: true });
-  useHotkeys('mod+shift+z, mod+y', () => void dispatch(redone()), { preventDefault: true });
   return (
     <div className="flex">
       <button
@@ -87,6 +88,9 @@ export function Shell() {
   const other = system === 'metric' ? 'imperial' : 'metric';
   return (
     <div className="flex min-h-dvh flex-col pb-16 sm:pb-0">
+      <Suspense fallback={null}>
+        <Shortcuts />
+      </Suspense>
       <a
         href="#content"
         className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:m-2 focus:bg-surface focus:p-2"

@@ -23,17 +23,20 @@ export function useWorkerJob<A, R>({ create, ask }: WorkerJob<A, R>) {
     if (stopped) return;
     const worker = create();
     let left = false;
-    const report = (next: JobState<R>) => {
+    // Progress comes through a port of its own and may arrive after the answer: it must not take the answer's place.
+    let settled = false;
+    const progress = (done: number) => {
+      if (!left && !settled) setState({ kind: 'running', done });
+    };
+    const settle = (next: JobState<R>) => {
+      settled = true;
       if (!left) setState(next);
     };
-    const fail = (message: string) => report({ kind: 'failed', message });
+    const fail = (message: string) => settle({ kind: 'failed', message });
     worker.onerror = (event) => fail(event.message || 'the worker did not start');
-    report({ kind: 'running', done: 0 });
-    ask(
-      wrap<A>(worker),
-      proxy((done: number) => report({ kind: 'running', done })),
-    ).then(
-      (result) => report({ kind: 'done', result }),
+    progress(0);
+    ask(wrap<A>(worker), proxy(progress)).then(
+      (result) => settle({ kind: 'done', result }),
       (error: unknown) => fail(error instanceof Error ? error.message : String(error)),
     );
     return () => {

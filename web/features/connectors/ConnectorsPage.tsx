@@ -1,6 +1,6 @@
 import type { Remote } from 'comlink';
 import { nanoid } from '@reduxjs/toolkit';
-import { FileDown, FileUp } from 'lucide-react';
+import { FileDown, FileUp, PencilLine } from 'lucide-react';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { judgeTestedWays, wayKey, wayName, type NextTest } from '@core/connector';
@@ -14,7 +14,7 @@ import { addTests } from '../../store/choice-edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited } from '../../store/workspace-slice';
 import { downloadText } from '../../ui/download';
-import { SEVERITY_WORDS, SeverityMark } from '../../ui/SeverityMark';
+import { SeverityMark } from '../../ui/SeverityMark';
 import { useToast } from '../../ui/Toasts';
 import { WorkProgress } from '../../ui/WorkProgress';
 import { useWorkerJob } from '../../workers/useWorkerJob';
@@ -194,8 +194,8 @@ function WaysMap({ cells, connectors, devices, chosen, onPick }: WaysMapProps) {
           </span>
         ))}
         <span className="text-ink-2">
-          Best way of each pair, the play in {system === 'metric' ? 'mm' : 'inches'}, ways without a Stop of all. ✎
-          tried.
+          Best way of each pair, its play in {system === 'metric' ? 'mm' : 'inches'}, ways without a Stop of all;{' '}
+          <PencilLine aria-hidden className="inline size-3.5" /> tried.
         </span>
       </p>
       <div
@@ -245,18 +245,27 @@ function WaysMap({ cells, connectors, devices, chosen, onPick }: WaysMapProps) {
                       <button
                         type="button"
                         aria-pressed={pressed}
-                        aria-label={`${c.name} in ${d.name}: ${SEVERITY_WORDS[cell.severity]}, ${cell.usable} of ${cell.ways} ways${play ? `, play ${play}` : ''}${cell.tried > 0 ? `, ${cell.tried} tried` : ''}`}
                         className={`flex min-h-14 w-full min-w-14 flex-col items-center justify-center gap-0.5 hover:bg-sunk ${pressed ? 'bg-sunk shadow-[inset_0_0_0_3px_var(--ink)]' : ''}`}
                         onClick={() => onPick(c.id, d.id)}
                       >
+                        <span className="sr-only">
+                          {c.name} in {d.name}:
+                        </span>
                         <SeverityMark severity={cell.severity} size={16} />
                         <span className="num text-xs text-ink-2">
+                          {play && <span className="sr-only">play </span>}
                           {play}
-                          {cell.tried > 0 ? ' ✎' : ''}
                         </span>
                         <span className="num text-xs text-ink-2">
-                          {cell.usable}/{cell.ways}
+                          {cell.usable} of {cell.ways}
+                          <span className="sr-only"> ways</span>
                         </span>
+                        {cell.tried > 0 && (
+                          <span className="text-ink-2">
+                            <PencilLine aria-hidden className="size-3.5" />
+                            <span className="sr-only">{cell.tried} tried</span>
+                          </span>
+                        )}
                       </button>
                     </td>
                   );

@@ -97,7 +97,7 @@ export function PlanRow({ combination, question }: PlanRowProps) {
           ))}
         </dl>
       </div>
-      <button type="button" className="btn btn-act self-start" aria-label={`Take ${title}`} onClick={take}>
+      <button type="button" className="btn btn-act self-start" aria-label={`Take this: ${title}`} onClick={take}>
         Take this
       </button>
     </li>

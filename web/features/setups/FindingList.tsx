@@ -1,9 +1,11 @@
 import { ChevronDown } from 'lucide-react';
-import { useEffect, useRef } from 'react';
+import { lazy, Suspense, useEffect, useRef } from 'react';
 import { renderFinding, type Finding } from '@core/finding';
-import { SOURCES } from '@core/sources';
 import { usePreferences } from '../../app/preferences';
 import { SEVERITY_WASH, SeverityMark } from '../../ui/SeverityMark';
+
+// The register of sources is read by few, and large.
+const SourceTitles = lazy(() => import('./SourceTitles').then((m) => ({ default: m.SourceTitles })));
 
 interface FindingListProps {
   readonly findings: readonly Finding[];
@@ -66,11 +68,9 @@ function Row({
               </tbody>
             </table>
           )}
-          <ul className="text-sm text-ink-2">
-            {finding.sources.map((id) => (
-              <li key={id}>{SOURCES[id].title}</li>
-            ))}
-          </ul>
+          <Suspense fallback={null}>
+            <SourceTitles ids={finding.sources} />
+          </Suspense>
         </div>
       )}
     </li>

@@ -1,9 +1,8 @@
 import { nanoid } from '@reduxjs/toolkit';
 import { format } from 'date-fns';
 import { Plus } from 'lucide-react';
+import { lazy, Suspense } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { assess } from '@core/assess';
-import { assessChoice } from '@core/assess-choice';
 import { JOBS } from '@core/gear';
 import { blankSetup, descentM, type Choice } from '@core/rig';
 import { printQuantity } from '@core/units';
@@ -13,8 +12,11 @@ import { addSetup } from '../../store/edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { nextAction } from '../../store/next-action';
 import { edited } from '../../store/workspace-slice';
-import { SeverityMark } from '../../ui/SeverityMark';
 import { KINDS } from '../locker/kinds';
+
+// The engine is large: the list stands first, the verdicts follow.
+const SetupVerdict = lazy(() => import('./verdicts').then((m) => ({ default: m.SetupVerdict })));
+const ChoiceVerdict = lazy(() => import('./verdicts').then((m) => ({ default: m.ChoiceVerdict })));
 
 /** All set-ups with their verdicts; while something is missing, the one thing to do next. */
 export function SetupsPage() {
@@ -85,8 +87,6 @@ export function SetupsPage() {
           {[...data.setups]
             .sort((a, b) => (a.updatedAt < b.updatedAt ? 1 : -1))
             .map((setup) => {
-              const { verdict, findings } = assess(setup);
-              const count = findings.filter((f) => f.severity === verdict).length;
               return (
                 <li key={setup.id}>
                   <Link
@@ -94,9 +94,10 @@ export function SetupsPage() {
                     className="grid gap-x-4 gap-y-1 px-2 py-3.5 hover:bg-sunk sm:grid-cols-[1fr_auto]"
                   >
                     <span className="text-lg font-semibold">{setup.name}</span>
-                    <span className="sm:text-right">
-                      <SeverityMark severity={verdict} withWord />
-                      {verdict !== 'clear' && <span className="num ml-2 text-ink-2">×{count}</span>}
+                    <span className="min-h-6 sm:text-right">
+                      <Suspense fallback={null}>
+                        <SetupVerdict setup={setup} />
+                      </Suspense>
                     </span>
                     <span className="text-ink-2">
                       Rappel on two strands,{' '}
@@ -128,8 +129,6 @@ function Choices({ choices }: { choices: readonly Choice[] }) {
         {[...choices]
           .sort((a, b) => (a.updatedAt < b.updatedAt ? 1 : -1))
           .map((choice) => {
-            const { verdict, findings } = assessChoice(choice);
-            const count = findings.filter((f) => f.severity === verdict).length;
             return (
               <li key={choice.id}>
                 <Link
@@ -137,9 +136,10 @@ function Choices({ choices }: { choices: readonly Choice[] }) {
                   className="grid gap-x-4 gap-y-1 px-2 py-3.5 hover:bg-sunk sm:grid-cols-[1fr_auto]"
                 >
                   <span className="text-lg font-semibold">{choice.name}</span>
-                  <span className="sm:text-right">
-                    <SeverityMark severity={verdict} withWord />
-                    {verdict !== 'clear' && <span className="num ml-2 text-ink-2">×{count}</span>}
+                  <span className="min-h-6 sm:text-right">
+                    <Suspense fallback={null}>
+                      <ChoiceVerdict choice={choice} />
+                    </Suspense>
                   </span>
                   <span className="text-ink-2">
                     {JOBS[choice.question.job]}, {printQuantity(choice.question.heightM, 'lengthM', system)},{' '}

@@ -1,0 +1,145 @@
+import type { SourceId } from '../sources/index.ts';
+import { CODE_SOURCES, FINDING_CODE_KEYS, type FindingCode } from './codes.ts';
+
+export interface FindingCodeEntry {
+  /** The finding in a few words, without numbers. */
+  readonly title: string;
+  readonly sources: readonly SourceId[];
+  /** The test file that provokes it; a test of the register opens the file and looks for the code. */
+  readonly test: string;
+}
+
+const FIT = 'core/fit/rope-in-device.test.ts';
+const FAMILY = 'core/fit/family-rules.test.ts';
+const ROPE_KIND = 'core/fit/rope-for-job.test.ts';
+const STRANDS = 'core/fit/strands-alike.test.ts';
+const HAND = 'core/friction/brake-hand.test.ts';
+const HITCH = 'core/friction/hitch-findings.test.ts';
+const CLEARANCE = 'core/geometry/hitch-clearance.test.ts';
+const REACH = 'core/geometry/arm-reach.test.ts';
+const BUDGET = 'core/geometry/rope-budget.test.ts';
+const GATE = 'core/connector/gate.test.ts';
+const SEAT = 'core/connector/seat.test.ts';
+const WAYS = 'core/connector/ways.test.ts';
+const OWN = 'core/connector/own-tests.test.ts';
+const PAIR = 'core/connector/pair.test.ts';
+const RIG = 'core/rig/rig-findings.test.ts';
+
+const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string]>> = {
+  'rig.part-missing': ['A part of the set-up is not chosen', RIG],
+  'rig.part-twice': ['One item is chosen for two places', RIG],
+  'rig.anchor-textile': ['Rope runs through a textile sling at the anchor', RIG],
+  'rig.anchor-unknown': ['Not said what the rope runs through at the anchor', RIG],
+  'rig.anchor-one-point': ['Everything hangs on one anchor point', RIG],
+  'rig.anchor-as-entered': ['Anchor as entered', RIG],
+  'rig.edge-sharp': ['Rope over a sharp edge', RIG],
+  'rig.edge-unknown': ['Not said whether the rope runs over an edge', RIG],
+  'rig.strands-in-device': ['Not both strands in the device', RIG],
+  'rig.extension-strength': ['Strength left in the sling of the extension', RIG],
+  'rig.extension-strength-unknown': ['Strength of the sling not known', RIG],
+  'rig.joining-knot-unknown': ['Not said how the two ropes are joined', RIG],
+  'fit.rope-in-range': ['Rope inside the declared range of the device', FIT],
+  'fit.outside-best-range': ['Rope inside the declared range, outside the best one', FAMILY],
+  'fit.rope-near-limit': ['Rope at the limit of the declared range', FIT],
+  'fit.rope-too-thin': ['Rope thinner than the device is declared for', FIT],
+  'fit.rope-too-thick': ['Rope thicker than the device is declared for', FIT],
+  'fit.range-not-declared': ['No declared range for this job', FIT],
+  'fit.kind-not-accepted': ['Kind of rope not accepted by the device', FIT],
+  'fit.rope-kind-unknown': ['Kind of rope not known', ROPE_KIND],
+  'fit.rope-not-for-job': ['Kind of rope not for this job', ROPE_KIND],
+  'fit.thin-rope-plain-tube': ['Thin rope in a tube without grooves', FIT],
+  'fit.strands-unlike': ['Two strands of unlike rope', STRANDS],
+  'fit.job-not-for-family': ['Device is not made for this job', FAMILY],
+  'fit.job-only-if-declared': ['Device serves this job only where its maker says so', FAMILY],
+  'fit.one-strand-only': ['Device takes one strand only', FAMILY],
+  'fit.one-person-only': ['Device is made for one person', FAMILY],
+  'fit.persons-not-declared': ['Not declared for how many persons', FAMILY],
+  'fit.attached-elsewhere': ['Device may not hang where this job hangs it', FAMILY],
+  'fit.tied': ['Tied with the rope itself', FAMILY],
+  'fit.down-only': ['Device only brings down', FAMILY],
+  'fit.aid-only': ['Device helps upwards and holds nobody', FAMILY],
+  'fit.guide-mode-thin': ['Thin rope in guide mode', FAMILY],
+  'fit.cam-brakes-less': ['Assisted cam brakes less on this rope', FAMILY],
+  'fit.multi-slips': ['Multi-ascender slips on this rope', FAMILY],
+  'fit.multi-needs-tuning': ['Multi-ascender must be tuned to this rope', FAMILY],
+  'fit.multi-soft-sheath': ['Sheath changes how the multi-ascender runs', FAMILY],
+  'fit.groove': ['Which groove of the plate', FAMILY],
+  'fit.teeth': ['Teeth on the sheath in a fall', FAMILY],
+  'friction.not-modelled': ['Braking of this family is not computed', HAND],
+  'friction.hand-holds': ['Brake hand holds along the whole descent', HAND],
+  'friction.hand-close': ['Brake hand may not be enough', HAND],
+  'friction.hand-too-weak': ['Brake hand is not enough', HAND],
+  'friction.hand-above-device': ['Brake hand above the device', HAND],
+  'friction.rope-holds-back': ['The hanging rope brakes by itself', HAND],
+  'friction.conditions': ['Conditions shift the friction', HAND],
+  'hitch.grips': ['Hitch has wraps enough to grip', HITCH],
+  'hitch.grip-doubtful': ['Hitch may slip', HITCH],
+  'hitch.slips': ['Hitch slips', HITCH],
+  'hitch.few-wraps': ['Fewer wraps than practice asks for', HITCH],
+  'hitch.cord-thick': ['Cord too thick for this rope', HITCH],
+  'hitch.cord-thin': ['Cord thin for this rope', HITCH],
+  'hitch.low-melting': ['Low-melting fibre as a sliding hitch', HITCH],
+  'hitch.material-unknown': ['Material of the cord not said', HITCH],
+  'hitch.strength': ['Strength left in the hitch cord', HITCH],
+  'hitch.strength-unknown': ['Strength of the hitch cord not known', HITCH],
+  'hitch.strands': ['Hitch does not hold both strands', HITCH],
+  'hitch.eyes': ['Not both ends of the loop clipped', HITCH],
+  'hitch.hard-to-release': ['Hitch is hard to release under load', HITCH],
+  'hitch.leg-loop-buckle': ['Leg-loop buckle is not made to take load', HITCH],
+  'hitch.leg-loop-unknown': ['Not said whether the leg-loop buckle takes load', HITCH],
+  'geometry.hitch-clear': ['Hitch stays clear of the device', CLEARANCE],
+  'geometry.hitch-near-device': ['Hitch comes close to the device', CLEARANCE],
+  'geometry.hitch-reaches-device': ['Hitch can reach the device', CLEARANCE],
+  'geometry.cord-too-short': ['Cord too short for these wraps', CLEARANCE],
+  'geometry.hitch-unknown': ['Reach of the hitch cannot be computed', CLEARANCE],
+  'geometry.device-in-reach': ['Device within arm’s reach', REACH],
+  'geometry.device-at-arms-end': ['Device at the end of the arm', REACH],
+  'geometry.device-out-of-reach': ['Device out of arm’s reach', REACH],
+  'geometry.rope-reaches': ['Both rope ends reach', BUDGET],
+  'geometry.rope-barely-reaches': ['A rope end barely reaches', BUDGET],
+  'geometry.rope-too-short': ['A rope end does not reach', BUDGET],
+  'geometry.ends-knotted': ['Both rope ends knotted', BUDGET],
+  'geometry.ends-open': ['Rope end not knotted', BUDGET],
+  'geometry.ends-unknown': ['Not said whether the rope ends are knotted', BUDGET],
+  'connector.not-locking': ['Connector without a lock', GATE],
+  'connector.lock-unknown': ['Not said how the connector locks', GATE],
+  'connector.gate-not-locked': ['Gate not locked', GATE],
+  'connector.gate-unknown': ['Not said whether the gate is locked', GATE],
+  'connector.gate-towards-rope': ['Gate where running rope or rock can open it', GATE],
+  'connector.gate-locked': ['Gate locked and out of the way', GATE],
+  'connector.narrow-end-at-rope': ['Narrow end of the connector at the rope', SEAT],
+  'connector.seat-unknown': ['Not said which end of the connector the rope runs over', SEAT],
+  'connector.broad-end-at-rope': ['Broad end of the connector at the rope', SEAT],
+  'connector.strands-crowded': ['Two strands crowd on the connector', SEAT],
+  'connector.does-not-pass': ['Stock does not pass the hole', WAYS],
+  'connector.gate-too-narrow': ['Plate does not pass the gate', WAYS],
+  'connector.barely-passes': ['Stock barely passes the hole', WAYS],
+  'connector.entry-side': ['Clipped from a side that the maker does not allow', WAYS],
+  'connector.sleeve-enters': ['Sleeve can come between the plates or into the notch', WAYS],
+  'connector.stock-wedges': ['Connector wedges, the device cannot turn', WAYS],
+  'connector.settles-across': ['Connector can settle across', WAYS],
+  'connector.load-off-spine': ['Wide part holds the load off the spine', WAYS],
+  'connector.rope-unscrews': ['Running rope can open the gate', WAYS],
+  'connector.shakes-open': ['Shaking can unscrew the sleeve', WAYS],
+  'connector.gate-unlocked': ['Gate cannot be locked', WAYS],
+  'connector.kind-forbidden': ['Kind of connector that the maker forbids', WAYS],
+  'connector.kind-not-wanted': ['Another kind of connector is wanted', WAYS],
+  'connector.geometry-unknown': ['Measures of connector or device missing', WAYS],
+  'connector.way-free': ['Connector passes and turns freely', WAYS],
+  'connector.job-strength': ['Strength left against the load of the job', WAYS],
+  'connector.own-test-bad': ['Your own test of this way went wrong', OWN],
+  'connector.own-test-worked': ['Your own test of this way worked', OWN],
+  'connector.pair-same-side': ['Two connectors with their gates alike', PAIR],
+  'connector.pair-no-room': ['No room for two connectors', PAIR],
+  'connector.pair-opposed': ['Two connectors opposed and reversed', PAIR],
+  'connector.strength': ['Strength left along, across and with the gate open', SEAT],
+  'connector.strength-unknown': ['Strength of the connector not known', SEAT],
+};
+
+/** Every code with its title, sources and test. */
+export const FINDING_CODES = Object.fromEntries(
+  FINDING_CODE_KEYS.map((code): [FindingCode, FindingCodeEntry] => {
+    const [title, test] = TITLES[code];
+    return [code, { title, test, sources: CODE_SOURCES[code] }];
+  }),
+) as Readonly<Record<FindingCode, FindingCodeEntry>>;
