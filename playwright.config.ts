@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { launch } from './scripts/chromium.ts';
 
 const port = Number(process.env.ZEVRIN_E2E_PORT ?? 4310);
 const report = process.env.ZEVRIN_E2E_REPORT;
@@ -22,16 +23,6 @@ export default defineConfig({
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
     trace: 'retain-on-failure',
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-        '--no-first-run',
-      ],
-    },
+    launchOptions: launch,
   },
 });

@@ -1,27 +1,10 @@
 import { performance } from 'node:perf_hooks';
 import { choose, NOT_RIGGED, plan } from '../core/choose/index.ts';
-import { JOB_KEYS, type Item } from '../core/gear/index.ts';
+import { JOB_KEYS } from '../core/gear/index.ts';
 import { club, rappelDouble } from '../core/samples/index.ts';
+import { items, N } from './bench-locker.ts';
 
 const BUDGET_MS = 1000;
-const N = 30;
-const many = <K extends Item['kind']>(
-  kind: K,
-  vary: (item: Extract<Item, { kind: K }>, i: number) => Partial<Extract<Item, { kind: K }>>,
-) => {
-  const models = club.clubItems.filter((i): i is Extract<Item, { kind: K }> => i.kind === kind);
-  return Array.from({ length: N }, (_, i) => ({
-    ...models[i % models.length]!,
-    id: `${kind}${i}`,
-    ...vary(models[i % models.length]!, i),
-  }));
-};
-const items = [
-  ...many('rope', (_, i) => ({ measuredDiameterMm: 7.8 + i * 0.13 })),
-  ...many('device', (_, i) => ({ name: `device ${i}` })),
-  ...many('connector', (_, i) => ({ broadInsideWidthMm: 18 + i })),
-  ...club.clubItems.filter((i) => i.kind === 'sling' || i.kind === 'cord' || i.kind === 'harness'),
-] as Item[];
 const open = {
   ropeA: null,
   device: null,

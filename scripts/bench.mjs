@@ -1,12 +1,15 @@
 // npm run bench: the budgets of design.md section 8 that this version can be held to.
 import { spawnSync } from 'node:child_process';
-import { ensurePackages, root, withTypeScript } from './ensure.mjs';
+import { ensureBuild, ensureChromium, ensurePackages, root, withTypeScript } from './ensure.mjs';
 
 ensurePackages();
+ensureChromium();
+ensureBuild();
 const codes = [
   [...withTypeScript, 'scripts/bench-assess.ts'],
   [...withTypeScript, 'scripts/bench-fit.ts'],
   [...withTypeScript, 'scripts/bench-choose.ts'],
+  [...withTypeScript, 'scripts/bench-browser.ts'],
   ['scripts/load-size.mjs'],
 ].map((args) => spawnSync(process.execPath, args, { cwd: root, stdio: 'inherit' }).status ?? 1);
 process.exit(Math.max(...codes));

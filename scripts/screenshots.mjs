@@ -1,21 +1,12 @@
-// Refreshes docs/screenshots/ from the demo data. Run after `npm run build`, with the server of `npm run demo` on port 4173.
+// Refreshes docs/screenshots/ from the demo data. Run with `node --import tsx` after `npm run build`, with the server of `npm run demo` on port 4173.
 import { mkdirSync } from 'node:fs';
 import { chromium } from '@playwright/test';
+import { launch } from './chromium.ts';
 
 const base = process.env.ZEVRIN_URL ?? 'http://localhost:4173';
 const out = new URL('../docs/screenshots/', import.meta.url).pathname;
 mkdirSync(out, { recursive: true });
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-    '--no-first-run',
-  ],
-});
+const browser = await chromium.launch(launch);
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 

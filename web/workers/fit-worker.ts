@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
 import { fitRow, type FitCell } from '@core/fit';
 import type { Device, Job, Rope } from '@core/gear';
+import { paced } from './paced';
 
 export interface FitMapRequest {
   readonly job: Job;
@@ -10,11 +11,12 @@ export interface FitMapRequest {
 
 const api = {
   /** The whole map, row by row; `onRow` hears how many rows are done. Ended from outside by terminating the worker. */
-  async fitMap({ job, ropes, devices }: FitMapRequest, onRow: (done: number) => unknown): Promise<FitCell[]> {
+  fitMap({ job, ropes, devices }: FitMapRequest, onRow: (done: number) => unknown): FitCell[] {
+    const tell = paced(onRow);
     const cells: FitCell[] = [];
     for (const [i, rope] of ropes.entries()) {
       cells.push(...fitRow(job, rope, devices));
-      await onRow(i + 1);
+      tell(i + 1);
     }
     return cells;
   },

@@ -3,6 +3,7 @@ import { plan, planNeeds, type PlanCombination, type PlanNeed } from '@core/choo
 import type { WayTest } from '@core/connector';
 import type { Item } from '@core/gear';
 import type { Question } from '@core/rig';
+import { paced } from './paced';
 
 /** More than anybody reads; the counts stay true. */
 const MOST_SENT = 200;
@@ -23,7 +24,7 @@ const api = {
     tests: readonly WayTest[],
     onRow: (done: number) => void,
   ): PlanAnswer {
-    const result = plan(question, items, tests, onRow);
+    const result = plan(question, items, tests, paced(onRow));
     return {
       combinations: result.combinations.slice(0, MOST_SENT),
       rejected: result.rejected.slice(0, MOST_SENT),

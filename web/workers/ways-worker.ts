@@ -2,6 +2,7 @@ import { expose } from 'comlink';
 import { nextTests, testsOf, wayRow, type NextTest, type Way, type WayTest } from '@core/connector';
 import type { Severity } from '@core/finding';
 import type { Connector, Device, Job } from '@core/gear';
+import { paced } from './paced';
 
 export interface WaysRequest {
   readonly job: Job;
@@ -35,7 +36,8 @@ export interface WayLine {
 
 const api = {
   /** The whole map, connector by connector, and what to try next. Ended from outside by terminating the worker. */
-  async map({ job, massKg, connectors, devices, tests }: WaysRequest, onRow: (done: number) => unknown) {
+  map({ job, massKg, connectors, devices, tests }: WaysRequest, onRow: (done: number) => unknown) {
+    const tell = paced(onRow);
     const cells: WaysCell[] = [];
     const rows = [];
     const lines: WayLine[] = [];
@@ -55,7 +57,7 @@ const api = {
           tried: ways.filter((w) => testsOf(tests, connectorId, deviceId, w.way).length > 0).length,
         });
       }
-      await onRow(i + 1);
+      tell(i + 1);
     }
     return { cells, lines, next: nextTests(rows, devices, tests) satisfies NextTest[] };
   },

@@ -245,7 +245,7 @@ function WaysMap({ cells, connectors, devices, chosen, onPick }: WaysMapProps) {
                       <button
                         type="button"
                         aria-pressed={pressed}
-                        className={`flex min-h-14 w-full min-w-14 flex-col items-center justify-center gap-0.5 hover:bg-sunk ${pressed ? 'bg-sunk shadow-[inset_0_0_0_3px_var(--ink)]' : ''}`}
+                        className={`flex min-h-14 w-full min-w-14 flex-col items-center justify-center gap-0.5 py-1.5 hover:bg-sunk ${pressed ? 'bg-sunk shadow-[inset_0_0_0_3px_var(--ink)]' : ''}`}
                         onClick={() => onPick(c.id, d.id)}
                       >
                         <span className="sr-only">
