@@ -16,6 +16,7 @@ import { edited } from '../../store/workspace-slice';
 import { downloadText } from '../../ui/download';
 import { SeverityMark } from '../../ui/SeverityMark';
 import { useToast } from '../../ui/Toasts';
+import { useGrowing } from '../../ui/useGrowing';
 import { WorkProgress } from '../../ui/WorkProgress';
 import { useWorkerJob } from '../../workers/useWorkerJob';
 import type { WaysCell, WaysWorker } from '../../workers/ways-worker';
@@ -181,6 +182,7 @@ interface WaysMapProps {
 
 function WaysMap({ cells, connectors, devices, chosen, onPick }: WaysMapProps) {
   const { system } = usePreferences();
+  const drawn = useGrowing(connectors.length);
   const at = useMemo(() => new Map(cells.map((c) => [`${c.connectorId}/${c.deviceId}`, c])), [cells]);
   const byName = <T extends { name: string }>(list: readonly T[]) =>
     [...list].sort((a, b) => a.name.localeCompare(b.name));
@@ -199,7 +201,7 @@ function WaysMap({ cells, connectors, devices, chosen, onPick }: WaysMapProps) {
         </span>
       </p>
       <div
-        className="mt-3 max-h-[60dvh] w-fit max-w-full overflow-auto rounded-lg border border-line"
+        className="mt-3 max-h-[60dvh] w-fit [contain:paint] max-w-full overflow-auto rounded-lg border border-line"
         tabIndex={0}
         role="region"
         aria-label="Connector map"
@@ -224,54 +226,56 @@ function WaysMap({ cells, connectors, devices, chosen, onPick }: WaysMapProps) {
             </tr>
           </thead>
           <tbody>
-            {byName(connectors).map((c) => (
-              <tr key={c.id}>
-                <th
-                  scope="row"
-                  className="sticky left-0 z-10 max-w-44 border-r border-b border-line bg-paper p-2 text-left"
-                >
-                  <span className="block">{c.name}</span>
-                </th>
-                {byName(devices).map((d) => {
-                  const cell = at.get(`${c.id}/${d.id}`);
-                  if (!cell) return <td key={d.id} className="border-b border-line" />;
-                  const pressed = chosen === `${c.id}/${d.id}`;
-                  const play =
-                    cell.playMm === null || !Number.isFinite(cell.playMm)
-                      ? ''
-                      : printNumber(cell.playMm, 'diameterMm', system);
-                  return (
-                    <td key={d.id} className="border-b border-line p-0">
-                      <button
-                        type="button"
-                        aria-pressed={pressed}
-                        className={`flex min-h-14 w-full min-w-14 flex-col items-center justify-center gap-0.5 py-1.5 hover:bg-sunk ${pressed ? 'bg-sunk shadow-[inset_0_0_0_3px_var(--ink)]' : ''}`}
-                        onClick={() => onPick(c.id, d.id)}
-                      >
-                        <span className="sr-only">
-                          {c.name} in {d.name}:
-                        </span>
-                        <SeverityMark severity={cell.severity} size={16} />
-                        <span className="num text-xs text-ink-2">
-                          {play && <span className="sr-only">play </span>}
-                          {play}
-                        </span>
-                        <span className="num text-xs text-ink-2">
-                          {cell.usable} of {cell.ways}
-                          <span className="sr-only"> ways</span>
-                        </span>
-                        {cell.tried > 0 && (
-                          <span className="text-ink-2">
-                            <PencilLine aria-hidden className="size-3.5" />
-                            <span className="sr-only">{cell.tried} tried</span>
+            {byName(connectors)
+              .slice(0, drawn)
+              .map((c) => (
+                <tr key={c.id}>
+                  <th
+                    scope="row"
+                    className="sticky left-0 z-10 max-w-44 border-r border-b border-line bg-paper p-2 text-left"
+                  >
+                    <span className="block">{c.name}</span>
+                  </th>
+                  {byName(devices).map((d) => {
+                    const cell = at.get(`${c.id}/${d.id}`);
+                    if (!cell) return <td key={d.id} className="border-b border-line" />;
+                    const pressed = chosen === `${c.id}/${d.id}`;
+                    const play =
+                      cell.playMm === null || !Number.isFinite(cell.playMm)
+                        ? ''
+                        : printNumber(cell.playMm, 'diameterMm', system);
+                    return (
+                      <td key={d.id} className="border-b border-line p-0">
+                        <button
+                          type="button"
+                          aria-pressed={pressed}
+                          className={`flex min-h-14 w-full min-w-14 flex-col items-center justify-center gap-0.5 py-1.5 hover:bg-sunk ${pressed ? 'bg-sunk shadow-[inset_0_0_0_3px_var(--ink)]' : ''}`}
+                          onClick={() => onPick(c.id, d.id)}
+                        >
+                          <span className="sr-only">
+                            {c.name} in {d.name}:
                           </span>
-                        )}
-                      </button>
-                    </td>
-                  );
-                })}
-              </tr>
-            ))}
+                          <SeverityMark severity={cell.severity} size={16} />
+                          <span className="num text-xs text-ink-2">
+                            {play && <span className="sr-only">play </span>}
+                            {play}
+                          </span>
+                          <span className="num text-xs text-ink-2">
+                            {cell.usable} of {cell.ways}
+                            <span className="sr-only"> ways</span>
+                          </span>
+                          {cell.tried > 0 && (
+                            <span className="text-ink-2">
+                              <PencilLine aria-hidden className="size-3.5" />
+                              <span className="sr-only">{cell.tried} tried</span>
+                            </span>
+                          )}
+                        </button>
+                      </td>
+                    );
+                  })}
+                </tr>
+              ))}
           </tbody>
         </table>
       </div>

@@ -10,6 +10,7 @@ import { usePlace } from '../../app/WorkspaceProvider';
 import { useWorkspace } from '../../store/hooks';
 import { downloadText } from '../../ui/download';
 import { SEVERITY_WORDS, SeverityMark } from '../../ui/SeverityMark';
+import { useGrowing } from '../../ui/useGrowing';
 import { WorkProgress } from '../../ui/WorkProgress';
 import { useFitMap } from '../../workers/useFitMap';
 import { FindingList } from '../setups/FindingList';
@@ -148,14 +149,21 @@ interface FitTableProps {
   readonly filter: string;
 }
 
-/** Share of a row or column that is good, for "best fit first": clear counts most. */
-const goodness = (cells: readonly FitCell[]) => cells.reduce((sum, c) => sum + SEVERITIES.indexOf(c.severity) ** 2, 0);
+/** How good each row and column is, for "best fit first": clear counts most. */
+function goodness(cells: readonly FitCell[]): ReadonlyMap<string, number> {
+  const sums = new Map<string, number>();
+  for (const { ropeId, deviceId, severity } of cells)
+    for (const id of [ropeId, deviceId]) sums.set(id, (sums.get(id) ?? 0) + SEVERITIES.indexOf(severity) ** 2);
+  return sums;
+}
 
 function FitTable({ cells, ropes, devices, order, filter }: FitTableProps) {
   const { system } = usePreferences();
   const [chosen, setChosen] = useState<string | null>(null);
   const [finding, setFinding] = useState<number | null>(0);
   const at = useMemo(() => new Map(cells.map((c) => [`${c.ropeId}/${c.deviceId}`, c])), [cells]);
+  const sums = useMemo(() => goodness(cells), [cells]);
+  const good = (id: string) => sums.get(id) ?? 0;
   const wanted = filter.trim().toLowerCase();
   const match = (thing: { name: string }) => wanted === '' || thing.name.toLowerCase().includes(wanted);
   // A word that names ropes only filters ropes, one that names devices only filters devices.
@@ -165,20 +173,14 @@ function FitTable({ cells, ropes, devices, order, filter }: FitTableProps) {
   const byName = (a: { name: string }, b: { name: string }) => a.name.localeCompare(b.name);
   const sortedRopes = [...shownRopes].sort((a, b) => {
     if (order === 'diameter') return diameterOf(a).diameterMm.best - diameterOf(b).diameterMm.best || byName(a, b);
-    if (order === 'fit')
-      return (
-        goodness(cells.filter((c) => c.ropeId === b.id)) - goodness(cells.filter((c) => c.ropeId === a.id)) ||
-        byName(a, b)
-      );
+    if (order === 'fit') return good(b.id) - good(a.id) || byName(a, b);
     return byName(a, b);
   });
   const sortedDevices = [...shownDevices].sort((a, b) =>
-    order === 'fit'
-      ? goodness(cells.filter((c) => c.deviceId === b.id)) - goodness(cells.filter((c) => c.deviceId === a.id)) ||
-        byName(a, b)
-      : byName(a, b),
+    order === 'fit' ? good(b.id) - good(a.id) || byName(a, b) : byName(a, b),
   );
   const cell = chosen === null ? undefined : at.get(chosen);
+  const drawn = useGrowing(sortedRopes.length);
   const shown = sortedRopes.flatMap((r) => sortedDevices.map((d) => at.get(`${r.id}/${d.id}`)!));
   const count = (severity: Severity) => shown.filter((c) => c.severity === severity).length;
 
@@ -200,7 +202,7 @@ function FitTable({ cells, ropes, devices, order, filter }: FitTableProps) {
       ) : (
         <div className="mt-3 grid gap-5 lg:grid-cols-[minmax(0,1fr)_21rem]">
           <div
-            className="max-h-[70dvh] w-fit max-w-full overflow-auto rounded-lg border border-line"
+            className="max-h-[70dvh] w-fit [contain:paint] max-w-full overflow-auto rounded-lg border border-line"
             tabIndex={0}
             role="region"
             aria-label="Fit map"
@@ -225,7 +227,7 @@ function FitTable({ cells, ropes, devices, order, filter }: FitTableProps) {
                 </tr>
               </thead>
               <tbody>
-                {sortedRopes.map((r) => (
+                {sortedRopes.slice(0, drawn).map((r) => (
                   <tr key={r.id}>
                     <th
                       scope="row"
