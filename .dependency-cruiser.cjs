@@ -9,6 +9,8 @@ const rooms = [
   'geometry',
   'connector',
   'rig',
+  'hold',
+  'sequence',
   'check',
   'log',
   'files',

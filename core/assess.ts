@@ -15,6 +15,7 @@ import {
   type HitchReach,
   type RopeBudget,
 } from './geometry/index.ts';
+import { holdFindings } from './hold/index.ts';
 import { descentM, extensionStrength, rigFindings, type Setup } from './rig/index.ts';
 import type { Interval } from './units/index.ts';
 
@@ -164,6 +165,9 @@ export function assess(setup: Setup): Assessment {
     if (climber) findings.push(strengthFinding(deviceConnector, 'deviceConnector', climber.massKg));
   }
   if (extraConnector && climber) findings.push(strengthFinding(extraConnector, 'extraConnector', climber.massKg));
+
+  // Last, since what counts as holding follows from all that was found.
+  findings.push(...holdFindings(setup, findings));
 
   return {
     verdict: overall(findings),

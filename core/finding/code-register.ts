@@ -23,6 +23,7 @@ const SEAT = 'core/connector/seat.test.ts';
 const WAYS = 'core/connector/ways.test.ts';
 const OWN = 'core/connector/own-tests.test.ts';
 const PAIR = 'core/connector/pair.test.ts';
+const HOLD = 'core/hold/rappel.test.ts';
 const RIG = 'core/rig/rig-findings.test.ts';
 
 const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string]>> = {
@@ -38,6 +39,10 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'rig.extension-strength': ['Strength left in the sling of the extension', RIG],
   'rig.extension-strength-unknown': ['Strength of the sling not known', RIG],
   'rig.joining-knot-unknown': ['Not said how the two ropes are joined', RIG],
+  'hold.nothing': ['Nothing is known to hold', HOLD],
+  'hold.hand-alone': ['Only the brake hand holds', HOLD],
+  'hold.single-point': ['Nothing holds when one thing lets go that is in doubt', HOLD],
+  'hold.single-accepted': ['Single points that practice accepts', HOLD],
   'fit.rope-in-range': ['Rope inside the declared range of the device', FIT],
   'fit.outside-best-range': ['Rope inside the declared range, outside the best one', FAMILY],
   'fit.rope-near-limit': ['Rope at the limit of the declared range', FIT],

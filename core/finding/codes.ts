@@ -17,6 +17,11 @@ export const CODE_SOURCES = {
   'rig.extension-strength': ['en-566', 'memory-knots'],
   'rig.extension-strength-unknown': ['en-566'],
   'rig.joining-knot-unknown': ['practice-hook-up'],
+  'hold.nothing': ['practice-single-points'],
+  'hold.hand-alone': ['practice-single-points', 'fault-tree'],
+  'hold.single-point': ['practice-single-points', 'fault-tree'],
+  'hold.single-accepted': ['practice-single-points', 'fault-tree'],
+
   'fit.rope-in-range': ['maker-declaration'],
   'fit.outside-best-range': ['maker-declaration'],
   'fit.rope-near-limit': ['maker-declaration', 'memory-diameter'],

@@ -74,4 +74,6 @@ export const FAULTY_CODES = [
   'geometry.rope-too-short',
   'geometry.hitch-reaches-device',
   'connector.gate-towards-rope',
+  // Follows from the gate: everything hangs on that connector.
+  'hold.single-point',
 ] as const;

@@ -152,6 +152,20 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
     'Common practice: which kind of rope for which job',
     'A leader falls onto a dynamic single rope, or onto half or twin ropes in pairs. Low-stretch rope serves lines that one climbs, hangs on and goes down.',
   ),
+  'practice-single-points': practice(
+    'Common practice: what may be alone',
+    'One belay loop, one rope, one locked connector, one sewn sling and one anchor of several points are accepted and looked at each time; a hand alone is not.',
+  ),
+  'practice-stances': practice(
+    'Common practice: order of steps at a stance and in a transition',
+    'Attached by something locked and weighted before anything is undone; the rope tied to something before it is untied; ends closed before anybody goes down.',
+  ),
+  'fault-tree': {
+    kind: 'handbook',
+    title:
+      'W. E. Vesely, F. F. Goldberg, N. H. Roberts, D. F. Haasl: Fault Tree Handbook, NUREG-0492 (1981), chapters VII and VIII',
+    note: 'Minimal cut sets by top-down substitution. Its pressure tank is a test. Text not at hand: from memory.',
+  },
   'practice-guide-mode': practice(
     'Common practice: thin rope in a guide plate',
     'In guide mode, declared from about 8.7 mm, a thinner half rope can twist, flip and pinch so that it no longer takes in.',
