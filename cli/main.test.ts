@@ -55,6 +55,34 @@ describe('zevrin', () => {
     }
   });
 
+  it('sequence prints breaches and critical steps', () => {
+    const read = (name: string) =>
+      JSON.parse(zevrin(['sequence', 's'], { s: zevrin(['sample', name]).out }).out) as {
+        breaches: { place: number; step: string; kind: string }[];
+        cannot: unknown[];
+        critical: { step: string; kind: string; look: string }[];
+        pauses: { looks: string[] }[];
+      };
+    const good = read('sequence-clean-anchor');
+    expect(good.breaches).toEqual([]);
+    expect(good.cannot).toEqual([]);
+    expect(good.critical.map((c) => `${c.step} ${c.kind}`)).toEqual(
+      expect.arrayContaining(['rope-clip stranded', 'device-lock untested', 'partner-knot fall']),
+    );
+    expect(good.pauses.length).toBeGreaterThan(0);
+    const bad = read('sequence-from-memory');
+    expect(bad.breaches.map((b) => `${b.step} ${b.kind}`)).toEqual(
+      expect.arrayContaining(['lanyard-off untested', 'go fall']),
+    );
+  });
+
+  it('sequence refuses a set-up, and assess an order, each naming the kinds it takes', () => {
+    const setup = zevrin(['sequence', 's'], { s: zevrin(['sample', 'rappel-double']).out });
+    expect(setup).toMatchObject({ code: 2, err: expect.stringContaining('kind must be "sequence"') as string });
+    const order = zevrin(['assess', 's'], { s: zevrin(['sample', 'sequence-eight']).out });
+    expect(order).toMatchObject({ code: 2, err: expect.stringContaining('"setup" or "choice"') as string });
+  });
+
   it('exits with 2 and the path of the fault for a wrong file', () => {
     const broken = zevrin(['sample', 'rappel-double']).out.replace('"hitchWraps": 4', '"hitchWraps": 44');
     const result = zevrin(['assess', 's.json'], { 's.json': broken });

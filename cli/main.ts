@@ -4,11 +4,22 @@ import { assessChoice } from '../core/assess-choice.ts';
 import { readDocument, type Document, type FileIssue } from '../core/files/index.ts';
 import { FINDING_CODES, renderFinding } from '../core/finding/index.ts';
 import { DEVICE_FAMILIES, JOBS } from '../core/gear/index.ts';
+import {
+  criticalOf,
+  deviationText,
+  explore,
+  movesOf,
+  pausesOf,
+  PROCEDURES,
+  replay,
+  stepsOf,
+} from '../core/sequence/index.ts';
 import { SAMPLES } from '../core/samples/index.ts';
 
 const USAGE = `zevrin assess FILE   findings of the set-up or choice in FILE as JSON (- reads standard input)
-zevrin sample NAME   a demo set-up or choice to start from
-zevrin list          samples, jobs, device families and finding codes
+zevrin sequence FILE breaches and critical steps of the order of steps in FILE as JSON
+zevrin sample NAME   a demo set-up, choice or order of steps to start from
+zevrin list          samples, jobs, device families, procedures and finding codes
 `;
 
 interface Io {
@@ -22,39 +33,97 @@ function refuse(io: Io, issues: readonly FileIssue[]): number {
   return 2;
 }
 
-function assessFile(io: Io, path: string): number {
+/** The document in a file when it is of a wanted kind; otherwise says what is wrong. */
+function fileOf<K extends Document['kind']>(
+  io: Io,
+  path: string,
+  wanted: readonly K[],
+): Extract<Document, { kind: K }> | null {
   let text: string;
   try {
     text = io.read(path);
   } catch (error) {
     io.err(`${path}: cannot be read: ${(error as Error).message}\n`);
-    return 2;
+    return null;
   }
   const result = readDocument(text);
-  if (!result.ok) return refuse(io, result.issues);
-  if (result.value.kind === 'workspace') {
-    return refuse(io, [
+  if (!result.ok) {
+    refuse(io, result.issues);
+    return null;
+  }
+  if (!wanted.some((kind) => kind === result.value.kind)) {
+    refuse(io, [
       {
         path: 'kind',
         read: JSON.stringify(result.value.kind),
-        message: 'A file with one set-up or one choice is needed: kind must be "setup" or "choice".',
+        message: `Another kind of file is needed: kind must be ${wanted.map((k) => `"${k}"`).join(' or ')}.`,
       },
     ]);
+    return null;
   }
-  const { verdict, findings, ...more } = judged(result.value);
+  return result.value as Extract<Document, { kind: K }>;
+}
+
+function assessFile(io: Io, path: string): number {
+  const document = fileOf(io, path, ['setup', 'choice']);
+  if (!document) return 2;
+  const { verdict, findings, ...more } = judged(document);
   const rendered = findings.map((finding) => ({ ...finding, ...sentences(finding) }));
   io.out(`${JSON.stringify({ verdict, ...more, findings: rendered }, null, 2)}\n`);
   return 0;
 }
 
 /** Verdict and findings of a set-up; of a choice also what was not assessed for its job. */
-function judged(document: Exclude<Document, { kind: 'workspace' }>) {
+function judged(document: Extract<Document, { kind: 'setup' | 'choice' }>) {
   if (document.kind === 'choice') {
     const { verdict, findings, notAssessed } = assessChoice(document.choice);
     return { verdict, findings, notAssessed };
   }
   const { verdict, findings } = assess(document.setup);
   return { verdict, findings };
+}
+
+/** Breaches of an order as it stands, and which single departures from it end in one. */
+function sequenceFile(io: Io, path: string): number {
+  const document = fileOf(io, path, ['sequence']);
+  if (!document) return 2;
+  const { sequence } = document;
+  const shipped = PROCEDURES[sequence.procedure];
+  const steps = stepsOf(sequence);
+  const named = (at: number) => ({ place: at + 1, step: sequence.steps[at]!.id });
+  const moments = replay(shipped, movesOf(sequence));
+  const breaches = moments
+    .slice(1)
+    .flatMap(({ breaches: found }, i) => found.map(({ kind, says }) => ({ ...named(i), kind, says })));
+  const cannot = moments.slice(1).flatMap(({ stuck }, i) => (stuck ? [{ ...named(i), says: stuck }] : []));
+  const explored = explore(shipped, steps);
+  const critical = criticalOf(shipped, steps, explored);
+  io.out(
+    `${JSON.stringify(
+      {
+        procedure: sequence.procedure,
+        breaches,
+        cannot,
+        critical: critical.map(({ at, says, breach, breaksAt, seenAt, look }) => ({
+          ...named(at),
+          departure: says,
+          kind: breach.kind,
+          follows: breach.says,
+          breaksAt: named(breaksAt),
+          seenBefore: named(seenAt),
+          look,
+        })),
+        worsePairs: explored.pairs.map(({ first, second, outcome }) => ({
+          departures: [explored.deviations[first]!, explored.deviations[second]!].map((d) => deviationText(steps, d)),
+          outcome,
+        })),
+        pauses: pausesOf(critical).map(({ before, looks }) => ({ before: named(before), looks })),
+      },
+      null,
+      2,
+    )}\n`,
+  );
+  return 0;
 }
 
 /** Sentences with their numbers filled in, metric; the numbers themselves stay in the units their quantity names. */
@@ -71,6 +140,7 @@ export function run(args: readonly string[], io: Io): number {
     return 1;
   }
   if (command === 'assess' && operand) return assessFile(io, operand);
+  if (command === 'sequence' && operand) return sequenceFile(io, operand);
   if (command === 'sample' && operand) {
     const sample = Object.hasOwn(SAMPLES, operand) ? SAMPLES[operand] : undefined;
     if (!sample) {
@@ -87,6 +157,7 @@ export function run(args: readonly string[], io: Io): number {
           samples: Object.keys(SAMPLES),
           jobs: JOBS,
           deviceFamilies: DEVICE_FAMILIES,
+          procedures: Object.fromEntries(Object.entries(PROCEDURES).map(([id, { title }]) => [id, title])),
           findingCodes: Object.fromEntries(Object.entries(FINDING_CODES).map(([code, { title }]) => [code, title])),
         },
         null,

@@ -3,10 +3,11 @@ import { itemSchema, personSchema } from '../gear/index.ts';
 import { checkRecordSchema, usageSchema } from '../log/index.ts';
 import { choiceSchema, setupSchema } from '../rig/index.ts';
 import { wayTestSchema } from '../connector/index.ts';
+import { sequenceSchema } from '../sequence/index.ts';
 
 export const FORMAT = 'zevrin';
 /** Version of the files that are written. Every older one is still read. */
-export const VERSION = 2;
+export const VERSION = 3;
 
 const unique = (list: readonly { id: string }[], ctx: z.RefinementCtx, path: string) => {
   const seen = new Set<string>();
@@ -26,6 +27,7 @@ export const workspaceSchema = z
     uses: z.array(usageSchema),
     choices: z.array(choiceSchema),
     wayTests: z.array(wayTestSchema),
+    sequences: z.array(sequenceSchema),
   })
   .superRefine((workspace, ctx) => {
     for (const [path, list] of Object.entries(workspace)) unique(list, ctx, path);
@@ -40,6 +42,7 @@ export const COLLECTIONS = [
   'uses',
   'choices',
   'wayTests',
+  'sequences',
 ] as const satisfies readonly Collection[];
 
 export const emptyWorkspace = (): Workspace => ({
@@ -50,6 +53,7 @@ export const emptyWorkspace = (): Workspace => ({
   uses: [],
   choices: [],
   wayTests: [],
+  sequences: [],
 });
 
 const head = { format: z.literal(FORMAT), version: z.literal(VERSION) };
@@ -57,5 +61,6 @@ export const documentSchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...head, kind: z.literal('workspace'), workspace: workspaceSchema }),
   z.strictObject({ ...head, kind: z.literal('setup'), setup: setupSchema }),
   z.strictObject({ ...head, kind: z.literal('choice'), choice: choiceSchema }),
+  z.strictObject({ ...head, kind: z.literal('sequence'), sequence: sequenceSchema }),
 ]);
 export type Document = z.infer<typeof documentSchema>;

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { itemSchema, JOB_KEYS, UNDECLARED_DEVICE, UNMEASURED_CONNECTOR } from '../gear/index.ts';
-import { bestChoice, demoWorkspace, rappelDouble } from '../samples/index.ts';
+import { bestChoice, demoSequences, demoWorkspace, lowSpanFromMemory, rappelDouble } from '../samples/index.ts';
 import {
   entryFrom1To2,
   migrator,
@@ -9,6 +9,7 @@ import {
   VERSION,
   workspaceSchema,
   writeChoice,
+  writeSequence,
   writeSetup,
   writeWorkspace,
 } from './index.ts';
@@ -52,7 +53,8 @@ describe('files', () => {
       gear: { ...gear, deviceConnector: bare(gear.deviceConnector), hitchConnector: bare(gear.hitchConnector) },
     });
     expect(setupOf(read(2))).toEqual(rappelDouble);
-    expect(writeSetup(rappelDouble)).toBe(read(2));
+    expect(setupOf(read(3))).toEqual(rappelDouble);
+    expect(writeSetup(rappelDouble)).toBe(read(VERSION));
   });
 
   it('a whole workspace of version 1 is brought up, its records and the snapshots in them included', () => {
@@ -68,16 +70,37 @@ describe('files', () => {
     ) as typeof now;
     delete old.workspace.choices;
     delete old.workspace.wayTests;
+    delete old.workspace.sequences;
     const result = readDocument(JSON.stringify({ ...old, version: 1 }));
     expect(result.ok && result.value.kind === 'workspace' && result.value.workspace).toMatchObject({
       choices: [],
       wayTests: [],
+      sequences: [],
     });
     expect(issuesOf(JSON.stringify({ ...old, version: 2 }))[0]!.path).toMatch(/^workspace\.items\[\d+\]/);
     const items = old.workspace.items as unknown[];
     expect(items.map((item) => itemSchema.safeParse(entryFrom1To2('items', item)).success)).not.toContain(false);
     expect(entryFrom1To2('people', { a: 1 })).toEqual({ a: 1 });
     expect(entryFrom1To2('items', 'not an item')).toBe('not an item');
+  });
+
+  it('a workspace of version 2 gets an empty list of orders, and nothing else changes', () => {
+    const { workspace } = JSON.parse(writeWorkspace(demoWorkspace())) as { workspace: Record<string, unknown> };
+    const { sequences, ...before } = workspace;
+    expect(sequences).toHaveLength(demoSequences.length);
+    const result = readDocument(JSON.stringify({ format: 'zevrin', version: 2, kind: 'workspace', workspace: before }));
+    expect(result.ok && result.value.kind === 'workspace' && result.value.workspace).toEqual({
+      ...before,
+      sequences: [],
+    });
+  });
+
+  it('an order of steps goes out and comes back; an unknown step is refused with its path', () => {
+    const text = writeSequence(lowSpanFromMemory);
+    const result = readDocument(text);
+    expect(result.ok && result.value.kind === 'sequence' && result.value.sequence).toEqual(lowSpanFromMemory);
+    expect(issuesOf(text.replace('"hitch-test"', '"hitch-guess"'))).toMatchObject([{ read: '"hitch-guess"' }]);
+    expect(issuesOf(text.replace('"hitch-test"', '"hitch-guess"'))[0]!.path).toMatch(/^sequence\.steps\[\d+\]\.id$/);
   });
 
   it('a choice for every job goes out and comes back', () => {
@@ -97,7 +120,7 @@ describe('files', () => {
       'a newer version',
       '{"format":"zevrin","version":99}',
       /^version$/,
-      /newer Zevrin \(version 99\).*up to version 2/,
+      /newer Zevrin \(version 99\).*up to version 3/,
     ],
     [
       'a diameter out of range',

@@ -14,6 +14,7 @@ export { entryFrom1To2, MIGRATIONS } from './migrations.ts';
 export {
   readDocument,
   writeChoice,
+  writeSequence,
   writeSetup,
   writeWorkspace,
   type FileIssue,

@@ -87,4 +87,12 @@ export const MIGRATIONS: readonly Migration[] = [
         : {}),
     }),
   },
+  {
+    from: 2,
+    name: 'orders of steps',
+    up: (document) => ({
+      ...document,
+      ...(isObject(document.workspace) ? { workspace: { ...document.workspace, sequences: [] } } : {}),
+    }),
+  },
 ];

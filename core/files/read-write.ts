@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import type { Choice, Setup } from '../rig/index.ts';
+import { sequenceIssues, type Sequence } from '../sequence/index.ts';
 import { documentSchema, FORMAT, VERSION, type Document, type Workspace } from './documents.ts';
 import { migrator } from './migrate.ts';
 import { MIGRATIONS } from './migrations.ts';
@@ -46,6 +47,13 @@ function fromZod(error: z.ZodError, root: unknown): FileResult<never> {
   };
 }
 
+/** Every order of steps in a document, with where it stands. */
+function ordersOf(document: Document): [PropertyKey[], Sequence][] {
+  if (document.kind === 'sequence') return [[['sequence'], document.sequence]];
+  if (document.kind !== 'workspace') return [];
+  return document.workspace.sequences.map((sequence, i) => [['workspace', 'sequences', i], sequence]);
+}
+
 /**
  * Reads a `*.zevrin.json` file whole or not at all. Older versions are migrated; a newer one is refused with the version found and
  * the one supported. Never throws.
@@ -76,7 +84,17 @@ export function readDocument(text: string): FileResult<Document> {
   }
   const current = migrate(document, version);
   const parsed = documentSchema.safeParse(current);
-  return parsed.success ? { ok: true, value: parsed.data } : fromZod(parsed.error, current);
+  if (!parsed.success) return fromZod(parsed.error, current);
+  const issues = ordersOf(parsed.data).flatMap(([path, sequence]) =>
+    sequenceIssues(sequence).map((issue) => ({ ...issue, path: [...path, ...issue.path] })),
+  );
+  if (issues.length > 0) {
+    return {
+      ok: false,
+      issues: issues.map(({ path, message }) => ({ path: pathText(path), read: readAt(current, path), message })),
+    };
+  }
+  return { ok: true, value: parsed.data };
 }
 
 /**
@@ -92,7 +110,8 @@ const byId = <T extends { id: string }>(list: readonly T[]): T[] =>
   [...list].sort((a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0));
 
 /** A whole workspace as a file; every list in the order of its ids, so that the order of storing does not show. */
-export function writeWorkspace({ items, people, setups, checks, uses, choices, wayTests }: Workspace): string {
+export function writeWorkspace(workspaceToWrite: Workspace): string {
+  const { items, people, setups, checks, uses, choices, wayTests, sequences } = workspaceToWrite;
   const workspace: Workspace = {
     items: byId(items),
     people: byId(people),
@@ -101,6 +120,7 @@ export function writeWorkspace({ items, people, setups, checks, uses, choices, w
     uses: byId(uses),
     choices: byId(choices),
     wayTests: byId(wayTests),
+    sequences: byId(sequences),
   };
   return print({ format: FORMAT, version: VERSION, kind: 'workspace', workspace });
 }
@@ -109,3 +129,6 @@ export const writeSetup = (setup: Setup): string => print({ format: FORMAT, vers
 /** One combination taken for a job as a file. */
 export const writeChoice = (choice: Choice): string =>
   print({ format: FORMAT, version: VERSION, kind: 'choice', choice });
+/** One order of steps as a file. */
+export const writeSequence = (sequence: Sequence): string =>
+  print({ format: FORMAT, version: VERSION, kind: 'sequence', sequence });

@@ -2,6 +2,7 @@ import type { Workspace } from '../files/index.ts';
 import type { UseRecord } from '../log/index.ts';
 import { clubItems, clubPeople, ilse, tomas } from './club.ts';
 import { demoChoices, demoTests } from './choices.ts';
+import { demoSequences } from './sequences.ts';
 import { rappelDouble, rappelDoubleFaulty } from './setups.ts';
 
 const uses: readonly UseRecord[] = [
@@ -37,5 +38,6 @@ export function demoWorkspace(): Workspace {
     uses: [...uses],
     choices: [...demoChoices],
     wayTests: [...demoTests],
+    sequences: [...demoSequences],
   });
 }

@@ -23,7 +23,7 @@ export interface Database {
 
 /** Opens the database of a workspace; each workspace has its own. */
 export async function openDatabase(name: WorkspaceName): Promise<Database> {
-  const db: IDBPDatabase<Schema> = await openDB<Schema>(`zevrin-${name}`, 2, {
+  const db: IDBPDatabase<Schema> = await openDB<Schema>(`zevrin-${name}`, 3, {
     upgrade(database, from, _to, tx) {
       for (const collection of COLLECTIONS) {
         if (!database.objectStoreNames.contains(collection)) database.createObjectStore(collection, { keyPath: 'id' });

@@ -5,10 +5,12 @@ import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { COLLECTIONS, emptyWorkspace, readDocument, writeWorkspace, type FileIssue, type Workspace } from '@core/files';
 import type { Choice, Setup } from '@core/rig';
+import type { Sequence } from '@core/sequence';
 import { usePlace } from '../../app/WorkspaceProvider';
 import { difference } from '../../storage/changes';
 import { addChoice } from '../../store/choice-edits';
 import { addSetup } from '../../store/edits';
+import { addSequence } from '../../store/sequence-edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited, replaced } from '../../store/workspace-slice';
 import { ConfirmButton } from '../../ui/ConfirmButton';
@@ -23,6 +25,7 @@ const WORDS: Readonly<Record<keyof Workspace, readonly [string, string]>> = {
   uses: ['use', 'uses'],
   choices: ['choice', 'choices'],
   wayTests: ['own test', 'own tests'],
+  sequences: ['order of steps', 'orders of steps'],
 };
 const contents = (workspace: Workspace): string =>
   COLLECTIONS.map((c) => `${workspace[c].length} ${WORDS[c][workspace[c].length === 1 ? 0 : 1]}`).join(', ');
@@ -32,7 +35,8 @@ type Reading =
   | { readonly kind: 'refused'; readonly file: string; readonly issues: readonly FileIssue[] }
   | { readonly kind: 'workspace'; readonly file: string; readonly workspace: Workspace }
   | { readonly kind: 'setup'; readonly file: string; readonly setup: Setup }
-  | { readonly kind: 'choice'; readonly file: string; readonly choice: Choice };
+  | { readonly kind: 'choice'; readonly file: string; readonly choice: Choice }
+  | { readonly kind: 'sequence'; readonly file: string; readonly sequence: Sequence };
 
 /** Export, import and wipe. A file is taken whole or not at all. */
 export function FilesPage() {
@@ -53,7 +57,9 @@ export function FilesPage() {
     else if (result.value.kind === 'workspace')
       setReading({ kind: 'workspace', file: file.name, workspace: result.value.workspace });
     else if (result.value.kind === 'setup') setReading({ kind: 'setup', file: file.name, setup: result.value.setup });
-    else setReading({ kind: 'choice', file: file.name, choice: result.value.choice });
+    else if (result.value.kind === 'choice')
+      setReading({ kind: 'choice', file: file.name, choice: result.value.choice });
+    else setReading({ kind: 'sequence', file: file.name, sequence: result.value.sequence });
   };
   const replaceBy = (next: Workspace, done: string) => {
     dispatch(replaced(difference(data, next)));
@@ -75,6 +81,16 @@ export function FilesPage() {
     );
     setReading({ kind: 'none' });
     say('The choice is added.');
+  };
+  const takeSequence = (sequence: Sequence) => {
+    const known = data.sequences.some((s) => s.id === sequence.id);
+    dispatch(
+      edited(
+        addSequence(known ? { ...sequence, id: nanoid(), name: `${sequence.name.slice(0, 70)} (read in)` } : sequence),
+      ),
+    );
+    setReading({ kind: 'none' });
+    say('The order of steps is added.');
   };
   const resetDemo = async () => {
     const { demoWorkspace } = await import('@core/samples');
@@ -150,34 +166,28 @@ export function FilesPage() {
           </div>
         )}
         {reading.kind === 'setup' && (
-          <div className="rounded-lg bg-untested-wash p-4 text-untested">
-            <p>
-              <strong>{reading.file}</strong> holds one set-up, “{reading.setup.name}”.
-            </p>
-            <div className="mt-3 flex flex-wrap gap-3">
-              <button type="button" className="btn btn-act" onClick={() => takeSetup(reading.setup)}>
-                Add it
-              </button>
-              <button type="button" className="btn" onClick={() => setReading({ kind: 'none' })}>
-                Leave it
-              </button>
-            </div>
-          </div>
+          <Offer
+            file={reading.file}
+            what={`one set-up, “${reading.setup.name}”`}
+            onAdd={() => takeSetup(reading.setup)}
+            onLeave={() => setReading({ kind: 'none' })}
+          />
         )}
         {reading.kind === 'choice' && (
-          <div className="rounded-lg bg-untested-wash p-4 text-untested">
-            <p>
-              <strong>{reading.file}</strong> holds one choice, “{reading.choice.name}”.
-            </p>
-            <div className="mt-3 flex flex-wrap gap-3">
-              <button type="button" className="btn btn-act" onClick={() => takeChoice(reading.choice)}>
-                Add it
-              </button>
-              <button type="button" className="btn" onClick={() => setReading({ kind: 'none' })}>
-                Leave it
-              </button>
-            </div>
-          </div>
+          <Offer
+            file={reading.file}
+            what={`one choice, “${reading.choice.name}”`}
+            onAdd={() => takeChoice(reading.choice)}
+            onLeave={() => setReading({ kind: 'none' })}
+          />
+        )}
+        {reading.kind === 'sequence' && (
+          <Offer
+            file={reading.file}
+            what={`one order of steps, “${reading.sequence.name}”`}
+            onAdd={() => takeSequence(reading.sequence)}
+            onLeave={() => setReading({ kind: 'none' })}
+          />
         )}
       </section>
       <section className="mt-8 grid gap-2">
@@ -209,6 +219,32 @@ export function FilesPage() {
           Where the rules and numbers come from
         </Link>
       </p>
+    </div>
+  );
+}
+
+interface OfferProps {
+  readonly file: string;
+  readonly what: string;
+  readonly onAdd: () => void;
+  readonly onLeave: () => void;
+}
+
+/** A file with one thing in it that can be added. */
+function Offer({ file, what, onAdd, onLeave }: OfferProps) {
+  return (
+    <div className="rounded-lg bg-untested-wash p-4 text-untested">
+      <p>
+        <strong>{file}</strong> holds {what}.
+      </p>
+      <div className="mt-3 flex flex-wrap gap-3">
+        <button type="button" className="btn btn-act" onClick={onAdd}>
+          Add it
+        </button>
+        <button type="button" className="btn" onClick={onLeave}>
+          Leave it
+        </button>
+      </div>
     </div>
   );
 }

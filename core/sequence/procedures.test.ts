@@ -1,0 +1,180 @@
+import { describe, expect, it } from 'vitest';
+import {
+  breachText,
+  criticalOf,
+  deviate,
+  explore,
+  movesOf,
+  newSequence,
+  PROCEDURES,
+  pausesOf,
+  replay,
+  stepsOf,
+  withOption,
+  type Deviation,
+  type Procedure,
+  type ProcedureId,
+  type Sequence,
+} from './index.ts';
+
+const ids = Object.keys(PROCEDURES) as ProcedureId[];
+const fresh = (id: ProcedureId): Sequence => newSequence(id, 'x', '2026-01-01T00:00:00.000Z');
+/** The shipped order under every combination of its options. */
+const every = ids.flatMap((id) => {
+  const { variants }: Procedure = PROCEDURES[id];
+  return variants
+    .reduce<Sequence[]>(
+      (list, { id: variant, options }) =>
+        list.flatMap((s) => Object.keys(options).map((o) => withOption(s, variant, o))),
+      [fresh(id)],
+    )
+    .map((s): [string, Sequence] => [`${id} ${Object.values(s.options).join(' ')}`, s]);
+});
+const named = (sequence: Sequence, without: readonly string[], wrongly: Readonly<Record<string, string>> = {}) => {
+  const steps = stepsOf(sequence);
+  const at = (id: string) => steps.findIndex((s) => s?.id === id);
+  const deviations: Deviation[] = [
+    ...without.map((id) => ({ kind: 'skip', at: at(id) }) as const),
+    ...Object.entries(wrongly).map(
+      ([id, wrong]) =>
+        ({ kind: 'wrong', at: at(id), wrong: steps[at(id)]!.wrongs.findIndex((w) => w.id === wrong) }) as const,
+    ),
+  ];
+  const moments = replay(PROCEDURES[sequence.procedure], deviate(steps, deviations));
+  const place = moments.findIndex((m) => m.breaches.length > 0 || m.stuck !== '');
+  const moment = moments[place];
+  return moment?.breaches[0] ? `${moment.breaches[0].kind}` : moment ? `shows: ${moment.stuck}` : 'harmless';
+};
+/** The order with one step taken out and put in before another. */
+const moved = (sequence: Sequence, id: string, before: string): Sequence => {
+  const line = sequence.steps.find((l) => l.id === id)!;
+  const rest = sequence.steps.filter((l) => l.id !== id);
+  const at = rest.findIndex((l) => l.id === before);
+  return { ...sequence, steps: [...rest.slice(0, at), line, ...rest.slice(at)] };
+};
+const breachesOf = (sequence: Sequence) =>
+  replay(PROCEDURES[sequence.procedure], movesOf(sequence)).flatMap((m) => m.breaches.map(breachText));
+
+describe('shipped procedures', () => {
+  it.each(every)('%s replays without a breach, and every step can be done', (_, sequence) => {
+    const moments = replay(PROCEDURES[sequence.procedure], movesOf(sequence));
+    expect(moments.flatMap((m) => m.breaches)).toEqual([]);
+    expect(moments.map((m) => m.stuck).filter(Boolean)).toEqual([]);
+    expect(moments).toHaveLength(sequence.steps.length + 1);
+  });
+  it.each(every)('%s: every critical step has a look before the harm', (_, sequence) => {
+    const procedure = PROCEDURES[sequence.procedure];
+    const steps = stepsOf(sequence);
+    const critical = criticalOf(procedure, steps, explore(procedure, steps));
+    expect(critical.length).toBeGreaterThan(0);
+    for (const c of critical) {
+      expect(c.look).toMatch(/\w/);
+      expect(c.seenAt).toBeLessThanOrEqual(c.breaksAt);
+    }
+    const pauses = pausesOf(critical);
+    for (const c of critical) expect(pauses.find((p) => p.before === c.breaksAt)?.looks).toContain(c.look);
+  });
+  it('say what to do and what to see, and never "safe"', () => {
+    for (const id of ids)
+      for (const s of PROCEDURES[id].steps) {
+        expect(s.does, s.id).toMatch(/^[A-Z].*\.$/);
+        expect(s.see, s.id).toMatch(/^[A-Z].*\.$/);
+        expect(`${s.does} ${s.see}`).not.toMatch(/\bsafe\b/i);
+      }
+  });
+});
+
+describe('known fatal mistakes', () => {
+  const anchor = fresh('clean-anchor');
+  it.each<[string, readonly string[], Readonly<Record<string, string>>, string]>([
+    ['untied with the rope not clipped', ['rope-clip'], {}, 'stranded'],
+    ['lanyard off before the device is weighed', ['device-weigh'], {}, 'untested'],
+    ['hitch not tested', ['hitch-test'], {}, 'untested'],
+    ['device connector not locked', ['device-lock'], {}, 'untested'],
+    ['lanyard not locked when the belay ends', ['lanyard-lock'], {}, 'untested'],
+    ['the other end open', ['partner-knot'], {}, 'fall'],
+    ['the middle missed', [], { middle: 'past' }, 'fall'],
+    ['through one ring only', [], { thread: 'one-ring' }, 'untested'],
+    [
+      'only one strand in the device, and both tries left out',
+      ['device-weigh', 'hitch-test'],
+      { 'device-thread': 'one-strand' },
+      'unattached',
+    ],
+    ['lanyard on a gear loop, and not weighed', ['lanyard-weigh'], { 'lanyard-clip': 'gear-loop' }, 'unattached'],
+  ])('clean anchor: %s', (_, without, wrongly, outcome) => expect(named(anchor, without, wrongly)).toBe(outcome));
+  it('only one strand in the device shows while the lanyard still holds; without the lanyard one falls', () => {
+    expect(named(anchor, [], { 'device-thread': 'one-strand' })).toMatch(/^shows: The device does not hold/);
+    const early = moved(moved(anchor, 'lanyard-off', 'device-weigh'), 'device-weigh', 'strip');
+    const steps = stepsOf(early);
+    const at = steps.findIndex((s) => s?.id === 'device-thread');
+    const moments = replay(PROCEDURES['clean-anchor'], deviate(steps, [{ kind: 'wrong', at, wrong: 0 }]));
+    expect(moments.flatMap((m) => m.breaches.map((b) => b.kind))).toContain('unattached');
+  });
+  it('lanyard off before the device is weighed, as an order of one’s own', () =>
+    expect(breachesOf(moved(anchor, 'lanyard-off', 'device-weigh'))[0]).toMatch(/device was not tested/));
+
+  const rappel = fresh('doubled-rappel');
+  it.each<[string, readonly string[], Readonly<Record<string, string>>, string]>([
+    ['ends open', ['ends-knot'], {}, 'fall'],
+    ['one end open', [], { 'ends-knot': 'one' }, 'fall'],
+    [
+      'hitch that reaches the device',
+      [],
+      { 'hitch-tie': 'too-long' },
+      'shows: The hitch does not hold: it shows while no harm comes of it.',
+    ],
+    ['knots left in when the rope is pulled', ['ends-untie'], {}, 'stranded'],
+  ])('doubled rappel: %s', (_, without, wrongly, outcome) => expect(named(rappel, without, wrongly)).toBe(outcome));
+  it('joined ropes with short tails', () =>
+    expect(named(withOption(rappel, 'rope', 'joined'), [], { 'rope-join': 'short' })).toBe('fall'));
+
+  it('eight: hand off before the knot, knot off before the hand is back', () => {
+    const eight = fresh('eight');
+    expect(named(eight, ['knot'])).toBe('drop');
+    expect(named(eight, ['hand-back'])).toBe('drop');
+    expect(named(eight, [], { unknot: 'let-go' })).toBe('drop');
+    expect(named(eight, [], { 'thread-below-right': 'mirrored' })).toMatch(/^shows: The eight does not hold/);
+  });
+  it('tree: slack under the hitch, a hand that stays on it, no tether, second attachment not weighed', () => {
+    const tree = fresh('tree-descent');
+    expect(named(tree, ['slack'])).toBe('drop');
+    expect(named(tree, [], { go: 'gripped' })).toBe('untested');
+    expect(named(tree, ['tether'])).toBe('dropped');
+    expect(named(tree, ['second-weigh'])).toBe('untested');
+    expect(named(tree, ['rebind'])).toBe('untested');
+  });
+  it('cliff: without the hitch no slack, slack above the device drops you', () => {
+    const cliff = fresh('hitch-first');
+    expect(named(cliff, ['hitch-one'])).toMatch(/^shows/);
+    expect(named(cliff, ['take-in'])).toBe('drop');
+  });
+  it('half-way: hand off without a knot, knot left in, stuck hitch left off', () => {
+    const stop = fresh('stop-and-go');
+    expect(named(stop, ['stop'])).toBe('untested');
+    expect(named(stop, ['knot'])).toBe('drop');
+    expect(named(stop, ['unknot'])).toBe('stranded');
+    expect(named(withOption(stop, 'hitch', 'stuck'), [], { loosen: 'off' })).toBe('untested');
+  });
+});
+
+describe('other orders', () => {
+  const anchor = fresh('clean-anchor');
+  it('one that is as good is accepted', () => {
+    for (const other of [
+      moved(anchor, 'hitch-tie', 'device-lock'),
+      moved(anchor, 'end-knot', 'thread'),
+      moved(anchor, 'call-going', 'lanyard-off'),
+    ])
+      expect(breachesOf(other)).toEqual([]);
+  });
+  it('a fatal one says at which step and why', () => {
+    const fatal = moved(anchor, 'untie', 'rope-clip');
+    const moments = replay(PROCEDURES['clean-anchor'], movesOf(fatal));
+    const at = moments.findIndex((m) => m.breaches.length > 0);
+    expect(fatal.steps[at - 1]!.id).toBe('untie');
+    expect(breachText(moments[at]!.breaches[0]!)).toBe(
+      'You are stranded. The rope is neither tied nor clipped to you: dropped, it is gone.',
+    );
+  });
+});

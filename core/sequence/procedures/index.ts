@@ -1,0 +1,18 @@
+import type { Procedure } from '../procedure.ts';
+import type { ProcedureId } from '../sequence.ts';
+import { cleanAnchor } from './clean-anchor.ts';
+import { doubledRappel } from './doubled-rappel.ts';
+import { eight } from './eight.ts';
+import { hitchFirst } from './hitch-first.ts';
+import { stopAndGo } from './stop-and-go.ts';
+import { treeDescent } from './tree-descent.ts';
+
+/** The procedures that come with Zevrin, by id. Common practice (`practice-stances`), in our own words; local teaching may differ. */
+export const PROCEDURES = {
+  'doubled-rappel': doubledRappel,
+  'clean-anchor': cleanAnchor,
+  eight,
+  'tree-descent': treeDescent,
+  'hitch-first': hitchFirst,
+  'stop-and-go': stopAndGo,
+} as const satisfies Record<ProcedureId, Procedure>;
