@@ -11,12 +11,5 @@ export {
 } from './documents.ts';
 export { migrator, type Migration } from './migrate.ts';
 export { entryFrom1To2, MIGRATIONS } from './migrations.ts';
-export {
-  readDocument,
-  writeChoice,
-  writeSequence,
-  writeSetup,
-  writeWorkspace,
-  type FileIssue,
-  type FileResult,
-} from './read-write.ts';
+export { readDocument, type FileIssue, type FileResult } from './read.ts';
+export { writeChoice, writeSequence, writeSetup, writeWorkspace } from './write.ts';

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { lowSpanFromMemory, wallAnchor } from '../samples/index.ts';
 import {
   breachText,
   criticalOf,
@@ -82,6 +83,17 @@ describe('shipped procedures', () => {
         expect(`${s.does} ${s.see}`).not.toMatch(/\bsafe\b/i);
       }
   });
+});
+
+describe('demo', () => {
+  it('teaches the shipped order on the wall', () => expect(wallAnchor.steps).toEqual(fresh('clean-anchor').steps));
+  it('has one from memory with what is usually forgotten', () =>
+    expect(breachesOf(lowSpanFromMemory)).toEqual(
+      expect.arrayContaining([
+        expect.stringMatching(/hitch was not tested/) as string,
+        expect.stringMatching(/end without a knot/) as string,
+      ]),
+    ));
 });
 
 describe('known fatal mistakes', () => {

@@ -1,7 +1,6 @@
 import type { z } from 'zod';
-import type { Choice, Setup } from '../rig/index.ts';
 import { sequenceIssues, type Sequence } from '../sequence/index.ts';
-import { documentSchema, FORMAT, VERSION, type Document, type Workspace } from './documents.ts';
+import { documentSchema, FORMAT, VERSION, type Document } from './documents.ts';
 import { migrator } from './migrate.ts';
 import { MIGRATIONS } from './migrations.ts';
 
@@ -96,39 +95,3 @@ export function readDocument(text: string): FileResult<Document> {
   }
   return { ok: true, value: parsed.data };
 }
-
-/**
- * Prints in the key order of the schema, so that the same data is always the same text. Data that a later bug made invalid is
- * written as it is: nobody loses it because it does not fit.
- */
-function print(document: Document): string {
-  const parsed = documentSchema.safeParse(document);
-  return `${JSON.stringify(parsed.success ? parsed.data : document, null, 2)}\n`;
-}
-
-const byId = <T extends { id: string }>(list: readonly T[]): T[] =>
-  [...list].sort((a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0));
-
-/** A whole workspace as a file; every list in the order of its ids, so that the order of storing does not show. */
-export function writeWorkspace(workspaceToWrite: Workspace): string {
-  const { items, people, setups, checks, uses, choices, wayTests, sequences } = workspaceToWrite;
-  const workspace: Workspace = {
-    items: byId(items),
-    people: byId(people),
-    setups: byId(setups),
-    checks: byId(checks),
-    uses: byId(uses),
-    choices: byId(choices),
-    wayTests: byId(wayTests),
-    sequences: byId(sequences),
-  };
-  return print({ format: FORMAT, version: VERSION, kind: 'workspace', workspace });
-}
-/** One set-up as a file, for the command line and for a partner. */
-export const writeSetup = (setup: Setup): string => print({ format: FORMAT, version: VERSION, kind: 'setup', setup });
-/** One combination taken for a job as a file. */
-export const writeChoice = (choice: Choice): string =>
-  print({ format: FORMAT, version: VERSION, kind: 'choice', choice });
-/** One order of steps as a file. */
-export const writeSequence = (sequence: Sequence): string =>
-  print({ format: FORMAT, version: VERSION, kind: 'sequence', sequence });
