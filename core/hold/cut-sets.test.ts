@@ -13,7 +13,6 @@ const model = (
       ...f,
       part: 'climber' as const,
       says: f.id,
-      causes: [],
     })),
     consequences: consequences.map(([when, then]) => ({ when, then, because: '' })),
     stops: stops.map((needs, i) => ({ id: `s${i}`, label: `s${i}`, hand: false, needs })),
@@ -54,10 +53,7 @@ const anyModel = fc
     const more = ['x', 'y'].filter((id) => !there.has(id));
     return {
       ...m,
-      faults: [
-        ...m.faults,
-        ...more.map((id) => ({ id, basic: false, part: 'climber' as const, says: id, causes: [] })),
-      ],
+      faults: [...m.faults, ...more.map((id) => ({ id, basic: false, part: 'climber' as const, says: id }))],
     };
   });
 

@@ -1,3 +1,4 @@
+export { CAUSES } from './causes.ts';
 export { closure, holds, standing } from './closure.ts';
 export { minimalCutSets, MOST_AT_ONCE, singlePoints, type CutSet } from './cut-sets.ts';
 export { holdFindings, singlePointsOf, type SinglePoint } from './hold-findings.ts';

@@ -7,7 +7,6 @@ export interface Fault {
   readonly part: PartId;
   /** As a clause: "the device connector opens". */
   readonly says: string;
-  readonly causes: readonly string[];
   /** False for what only follows from other faults. */
   readonly basic: boolean;
 }

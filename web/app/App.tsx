@@ -21,6 +21,10 @@ const ConnectorsPage = lazy(() =>
 );
 const PlanPage = lazy(() => import('../features/plan/PlanPage').then((m) => ({ default: m.PlanPage })));
 const ChoicePage = lazy(() => import('../features/plan/ChoicePage').then((m) => ({ default: m.ChoicePage })));
+const HoldPage = lazy(() => import('../features/hold/HoldPage').then((m) => ({ default: m.HoldPage })));
+const StepsPage = lazy(() => import('../features/steps/StepsPage').then((m) => ({ default: m.StepsPage })));
+const SequencePage = lazy(() => import('../features/steps/SequencePage').then((m) => ({ default: m.SequencePage })));
+const RunPage = lazy(() => import('../features/steps/RunPage').then((m) => ({ default: m.RunPage })));
 const LogPage = lazy(() => import('../features/log/LogPage').then((m) => ({ default: m.LogPage })));
 const RecordPage = lazy(() => import('../features/log/RecordPage').then((m) => ({ default: m.RecordPage })));
 const UsePage = lazy(() => import('../features/log/UsePage').then((m) => ({ default: m.UsePage })));
@@ -51,12 +55,16 @@ export function App() {
               <Route index element={<StartPage />} />
               <Route path=":workspace" element={<InWorkspace />}>
                 <Route path="check/:checkId" element={<CheckPage />} />
+                <Route path="steps/:sequenceId/run" element={<RunPage />} />
                 <Route element={<Shell />}>
                   <Route index element={<Navigate to="setups" replace />} />
                   <Route path="setups" element={<SetupsPage />} />
                   <Route path="setups/:setupId" element={<SetupPage />} />
                   <Route path="setups/:setupId/card" element={<CardPage />} />
                   <Route path="setups/:setupId/choose" element={<ChoosePage />} />
+                  <Route path="setups/:setupId/holds" element={<HoldPage />} />
+                  <Route path="steps" element={<StepsPage />} />
+                  <Route path="steps/:sequenceId" element={<SequencePage />} />
                   <Route path="locker" element={<LockerPage />} />
                   <Route path="locker/:kind/:id" element={<ItemPage />} />
                   <Route path="plan" element={<PlanPage />} />

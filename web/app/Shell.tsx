@@ -3,6 +3,7 @@ import {
   FolderDown,
   Backpack,
   Grid3x3,
+  ListOrdered,
   Moon,
   Redo2,
   Route as RouteIcon,
@@ -10,6 +11,7 @@ import {
   Sun,
   Undo2,
   Warehouse,
+  type LucideIcon,
 } from 'lucide-react';
 import { lazy, Suspense } from 'react';
 import { Link, NavLink, Outlet } from 'react-router';
@@ -25,17 +27,25 @@ const Shortcuts = lazy(() => import('./Shortcuts').then((m) => ({ default: m.Sho
 const PLACES = [
   { to: 'setups', label: 'Set-ups', Icon: RouteIcon },
   { to: 'plan', label: 'Plan', Icon: Backpack },
+  { to: 'steps', label: 'Steps', Icon: ListOrdered },
   { to: 'locker', label: 'Locker', Icon: Warehouse },
-  { to: 'fit', label: 'Fit', Icon: Grid3x3 },
+  { to: 'fit', label: 'Fit', Icon: Grid3x3, deskOnly: true },
   { to: 'log', label: 'Log', Icon: BookOpenText },
   { to: 'files', label: 'Files', Icon: FolderDown },
-] as const;
+] as const satisfies readonly { to: string; label: string; Icon: LucideIcon; deskOnly?: true }[];
 
-function Places({ className, linkClass }: { className: string; linkClass: string }) {
+interface PlacesProps {
+  readonly className: string;
+  readonly linkClass: string;
+  /** Leaves out what is for the desk: the bar under the thumb has six places. */
+  readonly phone?: boolean;
+}
+
+function Places({ className, linkClass, phone = false }: PlacesProps) {
   const { name } = usePlace();
   return (
     <nav aria-label="Places" className={className}>
-      {PLACES.map(({ to, label, Icon }) => (
+      {PLACES.filter((place) => !(phone && 'deskOnly' in place)).map(({ to, label, Icon }) => (
         <NavLink
           key={to}
           to={`/${name}/${to}`}
@@ -139,6 +149,7 @@ export function Shell() {
         <Outlet />
       </main>
       <Places
+        phone
         className="no-print fixed inset-x-0 bottom-0 z-20 grid grid-cols-6 border-t border-line bg-surface pb-[env(safe-area-inset-bottom)] sm:hidden"
         linkClass="flex min-h-14 flex-col items-center justify-center text-sm"
       />

@@ -1,4 +1,3 @@
-import { useEffect } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { confirmers, endCheck, itemStatus, nextItem, sawEvent, withEvent, type CheckRecord } from '@core/log';
 import { NotFound } from '../../app/NotFound';
@@ -9,6 +8,7 @@ import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { recorded } from '../../store/workspace-slice';
 import { ConfirmButton } from '../../ui/ConfirmButton';
 import { SeverityMark } from '../../ui/SeverityMark';
+import { useWakeLock } from '../../ui/useWakeLock';
 import { CheckHalf } from './CheckHalf';
 
 export function CheckPage() {
@@ -18,31 +18,6 @@ export function CheckPage() {
   if (!record) return <NotFound what="This check" />;
   if (record.outcome !== 'running') return <Navigate to={`/${name}/log/${record.id}`} replace />;
   return <RunningCheck record={record} />;
-}
-
-/** Keeps the screen on while hands are busy; browsers that cannot simply do not. */
-function useWakeLock() {
-  useEffect(() => {
-    let lock: WakeLockSentinel | undefined;
-    let left = false;
-    const take = async () => {
-      if (document.visibilityState !== 'visible') return;
-      try {
-        lock = await navigator.wakeLock?.request('screen');
-        if (left) void lock?.release();
-      } catch {
-        // Refused, for instance on a low battery: the check goes on without.
-      }
-    };
-    void take();
-    const again = () => void take();
-    document.addEventListener('visibilitychange', again);
-    return () => {
-      left = true;
-      document.removeEventListener('visibilitychange', again);
-      void lock?.release();
-    };
-  }, []);
 }
 
 function RunningCheck({ record }: { record: CheckRecord }) {

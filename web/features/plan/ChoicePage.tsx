@@ -1,4 +1,3 @@
-import { format } from 'date-fns';
 import { FileDown, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -16,8 +15,10 @@ import { usePlace } from '../../app/WorkspaceProvider';
 import { LazyClipDrawing } from '../../drawing/lazy-clip';
 import { changeChoice, removeChoice } from '../../store/choice-edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
-import { edited, fieldLeft, undone } from '../../store/workspace-slice';
+import { edited, undone } from '../../store/workspace-slice';
 import { downloadText } from '../../ui/download';
+import { printDay } from '../../ui/dates';
+import { NameField } from '../../ui/NameField';
 import { useToast } from '../../ui/Toasts';
 import { FindingList } from '../setups/FindingList';
 import { VerdictBanner } from '../setups/VerdictBanner';
@@ -70,20 +71,13 @@ function ChoiceView({ choice }: { choice: Choice }) {
   return (
     <div className="mx-auto max-w-6xl px-4 py-4">
       <div className="mb-2 flex items-center gap-1">
-        <h1 className="min-w-0 flex-1">
-          <input
-            aria-label="Name of the choice"
-            className="w-full truncate rounded border border-transparent bg-transparent py-1 font-bold hover:border-line-2 focus:border-line-2 focus:bg-surface"
-            defaultValue={choice.name}
-            maxLength={80}
-            onChange={(event) => {
-              const name = event.target.value.trim();
-              if (name)
-                dispatch(edited(changeChoice(choice, { ...choice, name, updatedAt: new Date().toISOString() })));
-            }}
-            onBlur={() => dispatch(fieldLeft())}
-          />
-        </h1>
+        <NameField
+          label="Name of the choice"
+          name={choice.name}
+          onRename={(name) =>
+            dispatch(edited(changeChoice(choice, { ...choice, name, updatedAt: new Date().toISOString() })))
+          }
+        />
         <button
           type="button"
           className="btn border-0 bg-transparent px-2.5"
@@ -105,7 +99,7 @@ function ChoiceView({ choice }: { choice: Choice }) {
       </div>
       <VerdictBanner assessment={assessment} action={null} />
       <p className="mt-2 text-ink-2">
-        Taken on {format(choice.createdAt, 'd MMM yyyy')}, with the measures of that day.
+        Taken on {printDay(choice.createdAt)}, with the measures of that day.
         {changed > 0 && ` ${changed} ${changed === 1 ? 'finding is' : 'findings are'} new since then.`}
       </p>
       <div className="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,24rem)_minmax(0,1fr)]">

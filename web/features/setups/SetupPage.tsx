@@ -1,23 +1,20 @@
-import { Copy, FileDown, Printer, Trash2 } from 'lucide-react';
-import { nanoid } from '@reduxjs/toolkit';
+import { Anchor } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { assess } from '@core/assess';
-import { writeSetup } from '@core/files';
 import type { Setup } from '@core/rig';
 import { NotFound } from '../../app/NotFound';
-import { usePlace } from '../../app/WorkspaceProvider';
 import { LazyDrawings } from '../../drawing/lazy';
-import { addSetup, changeSetup, removeSetup } from '../../store/edits';
+import { changeSetup } from '../../store/edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
-import { edited, fieldLeft, undone } from '../../store/workspace-slice';
-import { downloadText } from '../../ui/download';
+import { edited } from '../../store/workspace-slice';
+import { NameField } from '../../ui/NameField';
 import { SeverityMark } from '../../ui/SeverityMark';
-import { useToast } from '../../ui/Toasts';
 import { StartCheck } from '../check/StartCheck';
-import { FindingList } from './FindingList';
 import { VerdictBanner, verdictSentence } from './VerdictBanner';
 
+const FindingList = lazy(() => import('./FindingList').then((m) => ({ default: m.FindingList })));
+const SetupActions = lazy(() => import('./SetupActions').then((m) => ({ default: m.SetupActions })));
 const SetupForm = lazy(() => import('./SetupForm').then((m) => ({ default: m.SetupForm })));
 
 export function SetupPage() {
@@ -95,11 +92,19 @@ function SetupView({ setup }: { setup: Setup }) {
           aria-label="Findings"
           className={`${panel === 'findings' ? '' : 'hidden'} lg:sticky lg:top-14 lg:block lg:max-h-[calc(100dvh-4rem)] lg:overflow-y-auto`}
         >
-          <FindingList findings={assessment.findings} chosen={chosen} onChoose={choose} />
+          <Suspense>
+            <FindingList findings={assessment.findings} chosen={chosen} onChoose={choose} />
+          </Suspense>
+          <Link className="btn mt-4" to="holds">
+            <Anchor aria-hidden className="size-5" />
+            What still holds
+          </Link>
         </section>
       </div>
       <div className="mt-6 grid gap-2 sm:hidden">
-        <SetupActions setup={setup} words />
+        <Suspense>
+          <SetupActions setup={setup} words />
+        </Suspense>
       </div>
       <p className="mt-6 max-w-prose text-sm text-ink-2">
         Calculated from what was entered. The instructions of the makers, local codes and licensed practice come first;
@@ -110,81 +115,14 @@ function SetupView({ setup }: { setup: Setup }) {
 }
 
 function SetupHead({ setup, onRename }: { setup: Setup; onRename: (name: string) => void }) {
-  const dispatch = useAppDispatch();
-  const [typed, setTyped] = useState<string | null>(null);
   return (
     <div className="mb-2 flex items-center gap-1">
-      <h1 className="min-w-0 flex-1">
-        <input
-          aria-label="Name of the set-up"
-          className="w-full truncate rounded border border-transparent bg-transparent py-1 font-bold hover:border-line-2 focus:border-line-2 focus:bg-surface"
-          value={typed ?? setup.name}
-          maxLength={80}
-          onChange={(event) => {
-            setTyped(event.target.value);
-            if (event.target.value.trim()) onRename(event.target.value.trim());
-          }}
-          onBlur={() => {
-            setTyped(null);
-            dispatch(fieldLeft());
-          }}
-        />
-      </h1>
+      <NameField label="Name of the set-up" name={setup.name} onRename={onRename} />
       <div className="hidden sm:flex">
-        <SetupActions setup={setup} words={false} />
+        <Suspense>
+          <SetupActions setup={setup} words={false} />
+        </Suspense>
       </div>
     </div>
-  );
-}
-
-/** What can be done with the set-up as a whole; with words on a phone, where they stand at the end. */
-function SetupActions({ setup, words }: { setup: Setup; words: boolean }) {
-  const { name } = usePlace();
-  const dispatch = useAppDispatch();
-  const navigate = useNavigate();
-  const say = useToast();
-  const copy = () => {
-    const now = new Date().toISOString();
-    const twin: Setup = {
-      ...setup,
-      id: nanoid(),
-      name: `${setup.name.slice(0, 72)} (copy)`,
-      createdAt: now,
-      updatedAt: now,
-    };
-    dispatch(edited(addSetup(twin)));
-    void navigate(`/${name}/setups/${twin.id}`);
-  };
-  const remove = () => {
-    dispatch(edited(removeSetup(setup)));
-    say(`${setup.name} is removed.`, { label: 'Undo', run: () => dispatch(undone()) });
-    void navigate(`/${name}/setups`);
-  };
-  const look = words ? 'btn justify-start' : 'btn border-0 bg-transparent px-2.5';
-  const label = (text: string) => (words ? <span>{text}</span> : <span className="sr-only">{text}</span>);
-  return (
-    <>
-      <Link className={look} to="card" title="Set-up card to print">
-        <Printer aria-hidden className="size-5" />
-        {label('Set-up card to print')}
-      </Link>
-      <button
-        type="button"
-        className={look}
-        title="Save as a file"
-        onClick={() => downloadText(`${setup.name}.zevrin.json`, writeSetup(setup))}
-      >
-        <FileDown aria-hidden className="size-5" />
-        {label('Save as a file')}
-      </button>
-      <button type="button" className={look} title="Make a copy" onClick={copy}>
-        <Copy aria-hidden className="size-5" />
-        {label('Make a copy')}
-      </button>
-      <button type="button" className={look} title="Remove this set-up" onClick={remove}>
-        <Trash2 aria-hidden className="size-5" />
-        {label('Remove this set-up')}
-      </button>
-    </>
   );
 }

@@ -1,5 +1,4 @@
 import { nanoid } from '@reduxjs/toolkit';
-import { format } from 'date-fns';
 import { Plus } from 'lucide-react';
 import { lazy, Suspense } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -10,6 +9,7 @@ import { usePreferences } from '../../app/preferences';
 import { usePlace } from '../../app/WorkspaceProvider';
 import { addSetup } from '../../store/edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
+import { printDay } from '../../ui/dates';
 import { nextAction } from '../../store/next-action';
 import { edited } from '../../store/workspace-slice';
 import { KINDS } from '../locker/kinds';
@@ -106,7 +106,7 @@ export function SetupsPage() {
                         : 'no descent'}
                       , {setup.people.climber?.name ?? 'nobody chosen'}
                     </span>
-                    <span className="text-sm text-ink-2 sm:text-right">{format(setup.updatedAt, 'd MMM yyyy')}</span>
+                    <span className="text-sm text-ink-2 sm:text-right">{printDay(setup.updatedAt)}</span>
                   </Link>
                 </li>
               );

@@ -1,0 +1,30 @@
+import type { FaultId } from './parts.ts';
+
+/** How each of the faults comes about, as examples (common practice). */
+export const CAUSES: Readonly<Record<FaultId, readonly string[]>> = {
+  anchor: ['a point pulls out', 'sling or cord fails', 'a ring is worn through'],
+  rope: ['a sharp edge', 'stonefall', 'a worn or burnt place'],
+  joiningKnot: ['tails too short', 'knot not dressed'],
+  device: ['threaded wrongly', 'a cracked or worn body'],
+  deviceConnector: ['gate not locked', 'rope or rock opens the gate', 'loaded across the gate'],
+  extension: ['stitching worn', 'cut or burnt', 'a strand not clipped'],
+  harness: ['a buckle not closed', 'clipped to a gear loop', 'worn webbing'],
+  hand: ['a stone hits you', 'cold or tired hand', 'you look away', 'you faint'],
+  pastEnd: ['length misjudged', 'end not seen', 'strands of unlike length'],
+  endKnot: ['tied and untied again', 'knot too small', 'shaken loose'],
+  offTheEnd: [],
+  hitch: ['wet or icy rope', 'cord worn or melted', 'wraps loose'],
+  hitchConnector: ['gate not locked', 'an end of the loop unclipped'],
+  legLoop: ['its buckle slips', 'clipped to a strap that carries nothing'],
+  hitchHeld: ['you grab it in fright', 'the tending hand does not let go'],
+  hitchReleased: [],
+  tether: ['worn or cut', 'tied wrongly'],
+  rope2: ['the same edge', 'stonefall'],
+  anchor2: ['a point pulls out', 'hung on the same points'],
+  tieIn: ['knot not finished', 'tied to the wrong loop'],
+  belayer: ['distracted', 'hit by a stone', 'did not hear you'],
+  belayHitch: ['too few wraps', 'held open by the hand'],
+  belayConnector: ['gate not locked', 'running rope unscrews it'],
+  belayLost: [],
+  watcher: ['does not see you', 'looks away', 'hit by your stones', 'has walked off'],
+};

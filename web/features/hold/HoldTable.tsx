@@ -1,0 +1,81 @@
+import { standing, type HoldModel, type SinglePoint } from '@core/hold';
+import { HoldMark } from './HoldMark';
+
+/** One thing that lets go, or one event that brings several. */
+export interface HoldRow {
+  readonly id: string;
+  readonly says: string;
+  readonly faults: readonly string[];
+  readonly causes: readonly string[];
+  readonly because: string;
+}
+
+interface HoldTableProps {
+  readonly rows: readonly HoldRow[];
+  readonly model: HoldModel;
+  readonly singles: readonly SinglePoint[];
+  readonly chosen: string | null;
+  readonly onChoose: (id: string) => void;
+}
+
+/** Rows: what can let go. Columns: the ways of being held. Nothing left is said in words as well. */
+export function HoldTable({ rows, model, singles, chosen, onChoose }: HoldTableProps) {
+  const accepted = new Set<string>(singles.filter((s) => s.accepted).map((s) => s.fault));
+  return (
+    <table className="w-full border-collapse" aria-label="What can let go, and what then holds">
+      <thead>
+        <tr className="border-b-2 border-ink align-bottom text-left text-sm">
+          <th scope="col" className="py-2 pr-2">
+            When …
+          </th>
+          {model.stops.map((s) => (
+            <th key={s.id} scope="col" className="w-24 px-1 py-2 text-center leading-tight">
+              {s.label}
+            </th>
+          ))}
+          <th scope="col" className="w-28 py-2 pl-1">
+            Then
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => {
+          const left = new Set(standing(model, row.faults).map((s) => s.id));
+          const nothing = left.size === 0;
+          return (
+            <tr key={row.id} data-row={row.id} className={`border-b border-line ${chosen === row.id ? 'bg-sunk' : ''}`}>
+              <th scope="row" className="p-0 text-left font-normal">
+                <button
+                  type="button"
+                  aria-pressed={chosen === row.id}
+                  className="min-h-12 w-full py-1.5 pr-2 pl-1 text-left hover:bg-sunk"
+                  onClick={() => onChoose(row.id)}
+                >
+                  {row.says}
+                </button>
+              </th>
+              {model.stops.map((s) => (
+                <td key={s.id} className="px-1 text-center">
+                  <HoldMark stands={left.has(s.id)} label={left.has(s.id) ? 'holds' : 'gone'} />
+                </td>
+              ))}
+              <td className="py-1.5 pl-1 leading-tight">
+                {nothing ? (
+                  accepted.has(row.id) ? (
+                    <span>alone, accepted</span>
+                  ) : (
+                    <strong className="text-stop">nothing holds</strong>
+                  )
+                ) : (
+                  <span className="text-ink-2">
+                    {left.size} of {model.stops.length}
+                  </span>
+                )}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
