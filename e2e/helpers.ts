@@ -78,10 +78,12 @@ export async function pick(page: Page, label: string | RegExp, option: string) {
 
 export const verdict = (page: Page) => page.getByTestId('verdict');
 /** Codes on the screen in their order; `open` leaves out those against which nothing was found. */
-export const codes = (page: Page, open = false) =>
-  page
+export async function codes(page: Page, open = false): Promise<string[]> {
+  await expect(page.locator('[data-finding]').first()).toBeAttached();
+  return page
     .locator(`[data-finding]${open ? ':not([data-severity="clear"])' : ''}`)
     .evaluateAll((rows) => rows.map((row) => row.getAttribute('data-finding')!));
+}
 
 /** The answer to give for the item that stands on a half, read from the record in the database as a partner would know it. */
 export async function answer(page: Page, who: 'climber' | 'partner', expected = true) {

@@ -3,6 +3,8 @@ import { assess } from '../assess.ts';
 import { fillTemplate } from '../finding/index.ts';
 import type { Setup } from '../rig/index.ts';
 import { club, rappelDouble } from '../samples/index.ts';
+import { newSequence, stepsOf, withOption } from '../sequence/index.ts';
+import { criticalRappel, STEPS_OF_ITEM } from './consequences.ts';
 import { answersInOrder, buildCheck, checkItemSchema } from './index.ts';
 
 const check = (setup: Setup) => buildCheck(setup, assess(setup).findings);
@@ -30,6 +32,26 @@ describe('buildCheck', () => {
       'hitch-bites',
       'hitch-clear',
     ]);
+  });
+
+  it('says what follows when an item is nodded through, from the procedure and from what holds', () => {
+    const why = (id: string, setup = rappelDouble) => check(setup).find((i) => i.id === id)!.why;
+    expect(why('rope-ends')).toContain('Nodded through: you fall.');
+    expect(why('middle')).toContain('Nodded through: you fall.');
+    expect(why('device-connector')).toContain('Nodded through: you trust what was not locked and tested.');
+    expect(why('device-connector')).toContain('Nothing else holds when it lets go.');
+    expect(why('hitch-connector')).not.toContain('Nothing else holds');
+    expect(why('hitch-bites')).toContain('Nodded through');
+  });
+
+  it('looks back at every critical step of the procedure but those of the lanyard and of pulling the rope', () => {
+    for (const ropeUse of ['folded', 'joined'] as const) {
+      const looked = new Set(Object.values(STEPS_OF_ITEM).flat());
+      const steps = stepsOf(withOption(newSequence('doubled-rappel', 'x', ''), 'rope', ropeUse));
+      const critical = new Set(criticalRappel(ropeUse).map((c) => steps[c.at]!.id));
+      const left = [...critical].filter((id) => !looked.has(id) && !id.startsWith('lanyard-') && id !== 'ends-untie');
+      expect(left).toEqual([]);
+    }
   });
 
   it('is made from this set-up', () => {

@@ -4,6 +4,7 @@ import { threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
 import { rigGraph, type RigGraph, type Setup } from '../rig/index.ts';
 import type { CheckItem } from './check-item.ts';
+import { withConsequences } from './consequences.ts';
 
 type Draft = Omit<CheckItem, 'numbers' | 'kind' | 'touch' | 'look'> &
   Partial<Pick<CheckItem, 'numbers' | 'kind' | 'touch' | 'look'>>;
@@ -19,17 +20,20 @@ const ASKED_ANYWAY: ReadonlySet<FindingCode> = new Set<FindingCode>([
   'hitch.strands',
   'hitch.eyes',
   'rig.anchor-unknown',
+  // What is in doubt about a single point is asked where the doubt is.
+  'hold.single-point',
 ]);
 
 /**
  * The check before use, made from this set-up: one item per part that is there, in the order of what goes wrong most (harness,
  * anchor, device), then the hitch, the function tests, and what the assessment left open. Nothing is asked about parts that the
- * set-up does not have. Stops are not check items: they are put right before a check begins.
+ * set-up does not have. Stops are not check items: they are put right before a check begins. What follows from nodding an item through
+ * comes from `sequence` and `hold`.
  */
 export function buildCheck(setup: Setup, findings: readonly Finding[]): CheckItem[] {
   const graph = rigGraph(setup);
   const has = (part: CheckItem['part']) => graph.nodes.some((node) => node.part === part);
-  return [
+  const items = [
     ...(has('harness') ? harness(setup) : []),
     ...anchor(setup, graph),
     ...(has('ropeA') ? ropeEnds(setup) : []),
@@ -41,6 +45,7 @@ export function buildCheck(setup: Setup, findings: readonly Finding[]): CheckIte
       .filter((f) => (f.severity === 'mind' || f.severity === 'untested') && !ASKED_ANYWAY.has(f.code))
       .map(openFinding),
   ];
+  return withConsequences(items, setup, findings);
 }
 
 function harness({ gear, people }: Setup): CheckItem[] {

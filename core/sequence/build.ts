@@ -40,6 +40,7 @@ export const step = (
   can: [],
   sets: [],
   tests: null,
+  carries: null,
   wrongs: [],
   stops: null,
   only: {},
@@ -107,6 +108,7 @@ export function procedure(
     s.wrongs.forEach((w) => effects(`${s.id}/${w.id}`, w.sets));
     if (s.tests !== null && !draft.lanes.some((l) => l.id === s.tests))
       throw new Error(`${draft.id}, ${s.id}: no lane`);
+    if (s.carries !== null) check(s.id, 'weight', [s.carries]);
     for (const [variant, option] of Object.entries(s.only))
       if (!draft.variants.some((x) => x.id === variant && Object.hasOwn(x.options, option)))
         throw new Error(`${draft.id}, ${s.id}: no variant ${variant}/${option}`);

@@ -55,6 +55,8 @@ interface FastStep {
   readonly right: FastSets;
   readonly wrongs: readonly FastSets[];
   readonly tests: number;
+  /** Place of what carries after the test among the attachments. */
+  readonly carries: number;
   readonly stops: number;
 }
 interface FastLane {
@@ -125,6 +127,7 @@ class FastWorld {
       right: this.sets(step.sets),
       wrongs: step.wrongs.map((w) => this.sets(w.sets)),
       tests: step.tests === null ? -1 : this.procedure.lanes.findIndex((l) => l.id === step.tests),
+      carries: this.procedure.lanes.findIndex((l) => l.id === (step.carries ?? step.tests)),
       stops: step.stops ?? -1,
     };
   }
@@ -156,7 +159,7 @@ class FastWorld {
       state.set(before);
       return false;
     }
-    state[this.weight] = step.tests + 1;
+    state[this.weight] = step.carries + 1;
     return true;
   }
 

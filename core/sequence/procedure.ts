@@ -51,6 +51,8 @@ export interface Step {
   readonly sets: readonly Effect[];
   /** The attachment on which weight is put while another one still holds: a bad one shows, a good one is tested and carries. */
   readonly tests: string | null;
+  /** What carries the weight after such a test; null: what was tested. A hitch on the brake strands is tested while the device carries. */
+  readonly carries: string | null;
   readonly wrongs: readonly Wrong[];
   /** Stops that count, promised from after this step on. */
   readonly stops: number | null;

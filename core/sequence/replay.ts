@@ -114,7 +114,7 @@ export function doMove(procedure: Procedure, state: State, { step, wrong }: Move
     if (!laneHolds(next, lane) && caught)
       return { state, stuck: `The ${name(lane)} does not hold: it shows while no harm comes of it.` };
     if (laneHolds(next, lane)) next[`${lane.id}.tested`] = 'yes';
-    next.weight = lane.id;
+    next.weight = step.carries ?? lane.id;
   }
   return { state: next, stuck: '' };
 }

@@ -150,7 +150,7 @@ export const hitchBelow = {
         can: [is('hitch.on'), not('weight', 'feet')],
         tests: 'hitch',
         // The hitch holds the brake strands; the weight itself stays on the device.
-        sets: [],
+        carries: 'device',
       },
     ),
   ],

@@ -93,6 +93,7 @@ export const hitchFirst = procedure({
       {
         can: [is('hitch.on'), not('weight', 'feet')],
         tests: 'hitch',
+        carries: 'device',
       },
     ),
     lanyardOff('Unclip the lanyard.', 'Hand on, both tried.', 2),

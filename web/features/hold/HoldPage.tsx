@@ -37,7 +37,7 @@ function HoldView({ setup }: { setup: Setup }) {
   const model = useMemo(() => rappelHolds(setup, assessment.findings), [setup, assessment]);
   const singles = useMemo(() => singlePointsOf(model, assessment.findings), [model, assessment]);
   const cuts = useMemo(() => minimalCutSets(model), [model]);
-  const rows = useMemo(() => rowsOf(model), [model]);
+  const rows = useMemo(() => rowsOf(model, singles), [model, singles]);
   const [chosen, setChosen] = useState<string | null>(null);
   const [also, setAlso] = useState('');
   const row = rows.find((r) => r.id === chosen);
@@ -60,7 +60,7 @@ function HoldView({ setup }: { setup: Setup }) {
       ) : (
         <>
           <Summary model={model} singles={singles} />
-          <div className="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,30rem)]">
+          <div className="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,38rem)]">
             <div>
               <HoldTable
                 rows={rows}
@@ -104,12 +104,28 @@ function HoldView({ setup }: { setup: Setup }) {
   );
 }
 
-const rowsOf = (model: HoldModel): HoldRow[] => [
-  ...model.faults
-    .filter((f) => f.basic)
-    .map((f) => ({ id: f.id, says: f.says, faults: [f.id], causes: CAUSES[f.id as FaultId], because: '' })),
-  ...model.causes.map((c) => ({ id: `cause-${c.id}`, says: c.says, faults: c.brings, causes: [], because: c.because })),
-];
+/** What matters first: nothing holds and it is not accepted; then what takes one way away; then what practice accepts; then the rest. */
+function rowsOf(model: HoldModel, singles: readonly SinglePoint[]): HoldRow[] {
+  const accepted = new Set<string>(singles.filter((s) => s.accepted).map((s) => s.fault));
+  const rank = ({ id, faults }: HoldRow) => {
+    const left = standing(model, faults).length;
+    if (left === 0) return accepted.has(id) ? 2 : 0;
+    return left < model.stops.length ? 1 : 3;
+  };
+  const rows: HoldRow[] = [
+    ...model.faults
+      .filter((f) => f.basic)
+      .map((f) => ({ id: f.id, says: f.says, faults: [f.id], causes: CAUSES[f.id as FaultId], because: '' })),
+    ...model.causes.map((c) => ({
+      id: `cause-${c.id}`,
+      says: c.says,
+      faults: c.brings,
+      causes: [],
+      because: c.because,
+    })),
+  ];
+  return rows.sort((a, b) => rank(a) - rank(b));
+}
 
 /** The assessment as the drawing takes it, with what has gone in place of the findings. */
 function gone(assessment: Assessment, model: HoldModel, faults: readonly string[]): Assessment {

@@ -33,7 +33,7 @@ export function HoldTable({ rows, model, singles, chosen, onChoose }: HoldTableP
               {s.label}
             </th>
           ))}
-          <th scope="col" className="w-28 py-2 pl-1">
+          <th scope="col" className="hidden w-28 py-2 pl-1 sm:table-cell">
             Then
           </th>
         </tr>
@@ -42,6 +42,7 @@ export function HoldTable({ rows, model, singles, chosen, onChoose }: HoldTableP
         {rows.map((row) => {
           const left = new Set(standing(model, row.faults).map((s) => s.id));
           const nothing = left.size === 0;
+          const alone = accepted.has(row.id);
           return (
             <tr key={row.id} data-row={row.id} className={`border-b border-line ${chosen === row.id ? 'bg-sunk' : ''}`}>
               <th scope="row" className="p-0 text-left font-normal">
@@ -52,6 +53,11 @@ export function HoldTable({ rows, model, singles, chosen, onChoose }: HoldTableP
                   onClick={() => onChoose(row.id)}
                 >
                   {row.says}
+                  {nothing && (
+                    <span className={`block text-sm sm:hidden ${alone ? 'text-ink-2' : 'font-bold text-stop'}`}>
+                      {alone ? 'alone, accepted' : 'nothing holds'}
+                    </span>
+                  )}
                 </button>
               </th>
               {model.stops.map((s) => (
@@ -59,9 +65,9 @@ export function HoldTable({ rows, model, singles, chosen, onChoose }: HoldTableP
                   <HoldMark stands={left.has(s.id)} label={left.has(s.id) ? 'holds' : 'gone'} />
                 </td>
               ))}
-              <td className="py-1.5 pl-1 leading-tight">
+              <td className="hidden py-1.5 pl-1 leading-tight sm:table-cell">
                 {nothing ? (
-                  accepted.has(row.id) ? (
+                  alone ? (
                     <span>alone, accepted</span>
                   ) : (
                     <strong className="text-stop">nothing holds</strong>

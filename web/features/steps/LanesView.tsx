@@ -12,7 +12,6 @@ interface LanesViewProps {
 }
 
 const ROW = 44;
-const LEFT = 132;
 const TOP = 26;
 const STEP = 38;
 
@@ -30,15 +29,15 @@ const WORDS: Readonly<Record<LaneState, string>> = {
 
 /**
  * Steps along, one lane per attachment: a line when it is off, a hollow bar when it hangs slack, a full one when it carries, a crossed one
- * when it would not hold; a bolt for locked, a tick for tested. Below, how many Stops count after each step; a broken step is barred through.
+ * when it would not hold; a bar for locked, a dashed edge for not locked, a tick for tested. Below, how many Stops count after each step; a broken step is barred through.
  */
 export function LanesView({ procedure, moments, names, broken, chosen, onChoose }: LanesViewProps) {
   const { lanes } = PROCEDURES[procedure];
-  const width = LEFT + STEP * names.length + 8;
+  const width = STEP * names.length + 8;
   const height = TOP + ROW * lanes.length + 40;
   const x = scaleBand<number>()
     .domain(names.map((_, i) => i))
-    .range([LEFT, LEFT + STEP * names.length]);
+    .range([0, STEP * names.length]);
   return (
     <figure>
       <div
@@ -47,15 +46,21 @@ export function LanesView({ procedure, moments, names, broken, chosen, onChoose 
         role="region"
         aria-label="Attachments along the steps"
       >
-        <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} className="block" role="group">
+        <div aria-hidden className="sticky left-0 z-10 w-24 shrink-0 bg-surface pr-2 text-sm leading-tight sm:w-36">
           {lanes.map((lane, row) => (
-            <text key={lane.id} x={0} y={TOP + ROW * row + ROW / 2 + 5} className="fill-ink text-[13px] font-semibold">
+            <span
+              key={lane.id}
+              className="absolute flex items-center font-semibold"
+              style={{ top: TOP + ROW * row, height: ROW }}
+            >
               {lane.label}
-            </text>
+            </span>
           ))}
-          <text x={0} y={TOP + ROW * lanes.length + 22} className="fill-ink text-[13px]">
+          <span className="absolute flex items-center" style={{ top: TOP + ROW * lanes.length, height: 36 }}>
             Stops that count
-          </text>
+          </span>
+        </div>
+        <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} className="block shrink-0" role="group">
           {names.map((name, at) => {
             const moment = moments[at + 1]!;
             const left = x(at)!;
@@ -91,7 +96,7 @@ export function LanesView({ procedure, moments, names, broken, chosen, onChoose 
                     x={left}
                     y={TOP + ROW * row + ROW / 2}
                     state={laneState(moment.state, lane, moment.holding.includes(lane.id))}
-                    locked={moment.state[`${lane.id}.locked`] === 'yes'}
+                    locked={lane.locks ? moment.state[`${lane.id}.locked`] === 'yes' : null}
                     tested={moment.state[`${lane.id}.tested`] === 'yes'}
                   />
                 ))}
@@ -133,7 +138,7 @@ export function LanesView({ procedure, moments, names, broken, chosen, onChoose 
         {(['off', 'slack', 'loaded', 'fails'] as const).map((state) => (
           <span key={state} className="inline-flex items-center gap-1.5">
             <svg width="38" height="26" aria-hidden className="text-ink">
-              <LaneMark x={0} y={13} state={state} locked={false} tested={false} />
+              <LaneMark x={0} y={13} state={state} locked={null} tested={false} />
             </svg>
             {WORDS[state]}
           </span>
@@ -142,7 +147,13 @@ export function LanesView({ procedure, moments, names, broken, chosen, onChoose 
           <svg width="38" height="26" aria-hidden className="text-ink">
             <LaneMark x={0} y={13} state="slack" locked tested />
           </svg>
-          locked (bolt) and tested (tick)
+          locked (bar) and tested (tick)
+        </span>
+        <span className="inline-flex items-center gap-1.5">
+          <svg width="38" height="26" aria-hidden className="text-ink">
+            <LaneMark x={0} y={13} state="slack" locked={false} tested={false} />
+          </svg>
+          not locked
         </span>
         <span>· on the ground</span>
       </figcaption>
@@ -154,7 +165,8 @@ interface LaneMarkProps {
   readonly x: number;
   readonly y: number;
   readonly state: LaneState;
-  readonly locked: boolean;
+  /** null: nothing to lock. */
+  readonly locked: boolean | null;
   readonly tested: boolean;
 }
 
@@ -176,7 +188,7 @@ function LaneMark({ x, y, state, locked, tested }: LaneMarkProps) {
         fill={full ? 'currentColor' : 'var(--surface)'}
         stroke="currentColor"
         strokeWidth="2"
-        strokeDasharray={locked || state === 'fails' ? undefined : '4 3'}
+        strokeDasharray={locked === false ? '4 3' : undefined}
       />
       {state === 'fails' && (
         <path
