@@ -9,6 +9,7 @@ const codes = [
   [...withTypeScript, 'scripts/bench-assess.ts'],
   [...withTypeScript, 'scripts/bench-fit.ts'],
   [...withTypeScript, 'scripts/bench-choose.ts'],
+  [...withTypeScript, 'scripts/bench-sequence.ts'],
   [...withTypeScript, 'scripts/bench-browser.ts'],
   ['scripts/load-size.mjs'],
 ].map((args) => spawnSync(process.execPath, args, { cwd: root, stdio: 'inherit' }).status ?? 1);

@@ -1,7 +1,7 @@
 import type { Remote } from 'comlink';
 import { nanoid } from '@reduxjs/toolkit';
 import { FileDown, FileUp, PencilLine } from 'lucide-react';
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { judgeTestedWays, wayKey, wayName, type NextTest } from '@core/connector';
 import { SEVERITIES } from '@core/finding';
@@ -349,8 +349,11 @@ function Pair({ job, massKg, brakeHand, connector, device, way, onWay, others }:
     [job, massKg, connector, device, wayTests],
   );
   const shown = reports.find((r) => wayKey(r.way) === way) ?? reports[0]!;
+  // Under a large map the pair would be out of sight.
+  const section = useRef<HTMLElement>(null);
+  useEffect(() => section.current?.scrollIntoView({ block: 'nearest' }), []);
   return (
-    <section className="mt-8" aria-label={`${connector.name} in ${device.name}`}>
+    <section ref={section} className="mt-8 scroll-mt-16" aria-label={`${connector.name} in ${device.name}`}>
       <h2 className="text-xl">
         {connector.name} in {device.name}
       </h2>

@@ -67,6 +67,7 @@ function HoldView({ setup }: { setup: Setup }) {
                 model={model}
                 singles={singles}
                 chosen={chosen}
+                detail={row && <Replay row={row} also={also} onAlso={setAlso} model={model} singles={singles} />}
                 onChoose={(id) => {
                   setChosen(id === chosen ? null : id);
                   setAlso('');
@@ -82,11 +83,7 @@ function HoldView({ setup }: { setup: Setup }) {
               />
             </div>
             <section aria-label="On the drawing" className="self-start lg:sticky lg:top-14">
-              {row ? (
-                <Replay row={row} also={also} onAlso={setAlso} model={model} singles={singles} />
-              ) : (
-                <p className="mb-2 text-ink-2">Choose what lets go; the drawing shows where.</p>
-              )}
+              {!row && <p className="mb-2 text-ink-2">Choose what lets go; the drawing shows where.</p>}
               <div className="grid gap-3 rounded-xl border border-line bg-surface p-2 sm:grid-cols-2">
                 <LazyDrawings
                   setup={setup}
@@ -189,8 +186,7 @@ function Replay({ row, also, onAlso, model, singles }: ReplayProps) {
   const says = (id: string) => model.faults.find((f) => f.id === id)!.says;
   const single = singles.find((s) => s.fault === row.id);
   return (
-    <div className="mb-3" aria-live="polite" data-testid="replay">
-      <p className="text-lg font-semibold">{sentence(row.says)}</p>
+    <div className="px-1 pt-1 pb-4" aria-live="polite" data-testid="replay">
       {row.because && <p>{row.because}</p>}
       {row.causes.length > 0 && <p className="text-ink-2">For instance: {row.causes.join('; ')}.</p>}
       {follows.map((c) => (

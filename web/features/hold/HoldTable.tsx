@@ -1,3 +1,4 @@
+import { Fragment, type ReactNode } from 'react';
 import { standing, type HoldModel, type SinglePoint } from '@core/hold';
 import { HoldMark } from './HoldMark';
 
@@ -15,11 +16,13 @@ interface HoldTableProps {
   readonly model: HoldModel;
   readonly singles: readonly SinglePoint[];
   readonly chosen: string | null;
+  /** What follows, shown under the chosen row. */
+  readonly detail: ReactNode;
   readonly onChoose: (id: string) => void;
 }
 
 /** Rows: what can let go. Columns: the ways of being held. Nothing left is said in words as well. */
-export function HoldTable({ rows, model, singles, chosen, onChoose }: HoldTableProps) {
+export function HoldTable({ rows, model, singles, chosen, detail, onChoose }: HoldTableProps) {
   const accepted = new Set<string>(singles.filter((s) => s.accepted).map((s) => s.fault));
   return (
     <table className="w-full border-collapse" aria-label="What can let go, and what then holds">
@@ -44,41 +47,48 @@ export function HoldTable({ rows, model, singles, chosen, onChoose }: HoldTableP
           const nothing = left.size === 0;
           const alone = accepted.has(row.id);
           return (
-            <tr key={row.id} data-row={row.id} className={`border-b border-line ${chosen === row.id ? 'bg-sunk' : ''}`}>
-              <th scope="row" className="p-0 text-left font-normal">
-                <button
-                  type="button"
-                  aria-pressed={chosen === row.id}
-                  className="min-h-12 w-full py-1.5 pr-2 pl-1 text-left hover:bg-sunk"
-                  onClick={() => onChoose(row.id)}
-                >
-                  {row.says}
-                  {nothing && (
-                    <span className={`block text-sm sm:hidden ${alone ? 'text-ink-2' : 'font-bold text-stop'}`}>
-                      {alone ? 'alone, accepted' : 'nothing holds'}
+            <Fragment key={row.id}>
+              <tr data-row={row.id} className={`border-b border-line ${chosen === row.id ? 'bg-sunk' : ''}`}>
+                <th scope="row" className="p-0 text-left font-normal">
+                  <button
+                    type="button"
+                    aria-pressed={chosen === row.id}
+                    className="min-h-12 w-full py-1.5 pr-2 pl-1 text-left hover:bg-sunk"
+                    onClick={() => onChoose(row.id)}
+                  >
+                    {row.says}
+                    {nothing && (
+                      <span className={`block text-sm sm:hidden ${alone ? 'text-ink-2' : 'font-bold text-stop'}`}>
+                        {alone ? 'alone, accepted' : 'nothing holds'}
+                      </span>
+                    )}
+                  </button>
+                </th>
+                {model.stops.map((s) => (
+                  <td key={s.id} className="px-1 text-center">
+                    <HoldMark stands={left.has(s.id)} label={left.has(s.id) ? 'holds' : 'gone'} />
+                  </td>
+                ))}
+                <td className="hidden py-1.5 pl-1 leading-tight sm:table-cell">
+                  {nothing ? (
+                    alone ? (
+                      <span>alone, accepted</span>
+                    ) : (
+                      <strong className="text-stop">nothing holds</strong>
+                    )
+                  ) : (
+                    <span className="text-ink-2">
+                      {left.size} of {model.stops.length}
                     </span>
                   )}
-                </button>
-              </th>
-              {model.stops.map((s) => (
-                <td key={s.id} className="px-1 text-center">
-                  <HoldMark stands={left.has(s.id)} label={left.has(s.id) ? 'holds' : 'gone'} />
                 </td>
-              ))}
-              <td className="hidden py-1.5 pl-1 leading-tight sm:table-cell">
-                {nothing ? (
-                  alone ? (
-                    <span>alone, accepted</span>
-                  ) : (
-                    <strong className="text-stop">nothing holds</strong>
-                  )
-                ) : (
-                  <span className="text-ink-2">
-                    {left.size} of {model.stops.length}
-                  </span>
-                )}
-              </td>
-            </tr>
+              </tr>
+              {chosen === row.id && (
+                <tr className="border-b border-line bg-sunk">
+                  <td colSpan={model.stops.length + 2}>{detail}</td>
+                </tr>
+              )}
+            </Fragment>
           );
         })}
       </tbody>

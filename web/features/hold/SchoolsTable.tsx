@@ -69,7 +69,7 @@ export function SchoolsTable({ setup, findings }: { setup: Setup; findings: read
             ['Defeated by', school.defeats],
             ['For it', school.reasons],
             ['Against it', school.against],
-            ['Alone in it', alone],
+            ['Nothing else holds when', alone],
           ] as const
         ).map(([head, list]) => (
           <div key={head} className="border-t border-line pt-2">

@@ -1,4 +1,5 @@
 import { scaleBand } from 'd3-scale';
+import { useEffect, useRef } from 'react';
 import { PROCEDURES, type Lane, type Moment, type ProcedureId, type State } from '@core/sequence';
 
 interface LanesViewProps {
@@ -38,10 +39,17 @@ export function LanesView({ procedure, moments, names, broken, chosen, onChoose 
   const x = scaleBand<number>()
     .domain(names.map((_, i) => i))
     .range([0, STEP * names.length]);
+  // On a phone the first broken step may lie outside.
+  const view = useRef<HTMLDivElement>(null);
+  const first = broken.size > 0 ? Math.min(...broken) : null;
+  useEffect(() => {
+    if (first !== null) view.current?.scrollTo({ left: Math.max(0, STEP * (first - 3)) });
+  }, [first]);
   return (
     <figure>
       <div
-        className="overflow-x-auto rounded-xl border border-line bg-surface p-2"
+        ref={view}
+        className="flex overflow-x-auto rounded-xl border border-line bg-surface p-2"
         tabIndex={0}
         role="region"
         aria-label="Attachments along the steps"
@@ -68,8 +76,7 @@ export function LanesView({ procedure, moments, names, broken, chosen, onChoose 
             return (
               <g
                 key={at}
-                role="button"
-                tabIndex={-1}
+                role="img"
                 aria-label={`Step ${at + 1}, ${name} ${lanes
                   .map(
                     (lane) =>

@@ -66,13 +66,14 @@ export function StepsPage() {
         </p>
         <ul className="mt-2 divide-y divide-line border-y border-line">
           {PROCEDURE_IDS.map((id) => {
-            const { title, purpose, steps } = PROCEDURES[id];
+            const { title, purpose } = PROCEDURES[id];
+            const count = newSequence(id, '', '').steps.length;
             return (
               <li key={id} className="grid items-center gap-x-4 gap-y-2 px-2 py-3.5 sm:grid-cols-[1fr_auto]">
                 <div>
                   <p className="text-lg font-semibold">{title}</p>
                   <p className="text-ink-2">
-                    {purpose} <span className="whitespace-nowrap">{steps.length} steps.</span>
+                    {purpose} <span className="whitespace-nowrap">{count} steps.</span>
                   </p>
                 </div>
                 <button type="button" className="btn" aria-label={`Take it: ${title}`} onClick={() => take(id)}>
