@@ -87,4 +87,26 @@ await at(DESK, '/demo/setups', 'combinations.png', async (page) => {
   await page.getByRole('link', { name: /Propose/ }).click();
   await page.locator('[data-combination]').first().waitFor();
 });
+await at(DESK, '/demo/plan?job=belay-second', 'plan.png');
+await at(
+  DESK,
+  '/demo/connectors?job=self-belay-top-rope&pair=connector-oval/device-cutwater',
+  'connectors.png',
+  (page) => page.getByRole('img', { name: /^Oval screw, green in/ }).scrollIntoViewIfNeeded(),
+);
+await at(DESK, '/demo/plan/choice-beech', 'choice.png');
+await at(DESK, '/demo/setups/setup-high-span/holds', 'holds.png', (page) =>
+  page.locator('[data-row="hand"]').getByRole('button').click(),
+);
+await at(DESK, '/demo/setups/setup-low-span/holds', 'schools.png', async (page) => {
+  await page.getByRole('button', { name: 'Belayed from above' }).click();
+  await page.getByRole('heading', { name: 'Other ways to back it up' }).scrollIntoViewIfNeeded();
+  await page.evaluate(() => document.getElementById('schools').scrollIntoView({ block: 'start' }));
+  await page.mouse.wheel(0, -70);
+});
+await at(DESK, '/demo/steps/sequence-low-span', 'steps.png');
+await at(PHONE, '/demo/steps/sequence-wall/run', 'run-phone.png', async (page) => {
+  for (let i = 0; i < 3; i += 1) await page.getByRole('button', { name: /^Done/ }).click();
+  await page.getByRole('button', { name: 'The lanyard is locked' }).click();
+});
 await browser.close();
