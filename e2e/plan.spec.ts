@@ -98,3 +98,21 @@ test('an empty locker is told what it needs, never a product', async ({ page }) 
   await expect(page.getByText('A rope of at least 31 m, knots taken off.')).toBeVisible();
   await expect(page.getByText('A locking connector with a broad end.')).toBeVisible();
 });
+
+test('a long computation shows its progress, can be stopped, and begun again', async ({ page }) => {
+  // The worker is held back, so that there is something to stop.
+  let letGo = () => undefined as void;
+  const held = new Promise<void>((resolve) => (letGo = resolve));
+  await page.route(/plan-worker.*\.js$/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto('/demo/plan?job=lower');
+  await expect(page.getByRole('progressbar', { name: 'Progress' })).toBeVisible();
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
+  await expect(page.getByText('Stopped.')).toBeVisible();
+  await expect(page.locator('[data-combination]')).toHaveCount(0);
+  letGo();
+  await page.getByRole('button', { name: 'Compute again' }).click();
+  await expect(page.locator('[data-combination]').first()).toBeVisible();
+});

@@ -100,8 +100,9 @@ await at(DESK, '/demo/setups/setup-high-span/holds', 'holds.png', (page) =>
 );
 await at(DESK, '/demo/setups/setup-low-span/holds', 'schools.png', async (page) => {
   await page.getByRole('button', { name: 'Belayed from above' }).click();
-  await page.getByRole('heading', { name: 'Other ways to back it up' }).scrollIntoViewIfNeeded();
-  await page.evaluate(() => document.getElementById('schools').scrollIntoView({ block: 'start' }));
+  await page
+    .getByRole('heading', { name: 'Other ways to back it up' })
+    .evaluate((heading) => heading.scrollIntoView({ block: 'start' }));
   await page.mouse.wheel(0, -70);
 });
 await at(DESK, '/demo/steps/sequence-low-span', 'steps.png');

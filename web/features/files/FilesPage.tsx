@@ -1,7 +1,7 @@
 import { nanoid } from '@reduxjs/toolkit';
 import { format } from 'date-fns';
-import { Download, Trash2, Upload } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { Download, Trash2 } from 'lucide-react';
+import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { COLLECTIONS, emptyWorkspace, readDocument, writeWorkspace, type FileIssue, type Workspace } from '@core/files';
 import type { Choice, Setup } from '@core/rig';
@@ -15,6 +15,7 @@ import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited, replaced } from '../../store/workspace-slice';
 import { ConfirmButton } from '../../ui/ConfirmButton';
 import { downloadText } from '../../ui/download';
+import { FileButton } from '../../ui/FileButton';
 import { useToast } from '../../ui/Toasts';
 
 const WORDS: Readonly<Record<keyof Workspace, readonly [string, string]>> = {
@@ -44,7 +45,6 @@ export function FilesPage() {
   const { name } = usePlace();
   const dispatch = useAppDispatch();
   const say = useToast();
-  const input = useRef<HTMLInputElement>(null);
   const [reading, setReading] = useState<Reading>({ kind: 'none' });
   const [kept, setKept] = useState<boolean | null>(null);
   useEffect(() => {
@@ -126,23 +126,12 @@ export function FilesPage() {
       <section className="mt-8 grid gap-2">
         <h2>Read a file</h2>
         <div>
-          <input
-            ref={input}
-            type="file"
+          <FileButton
+            label="Zevrin file to read"
             accept=".json,application/json"
-            className="sr-only"
-            aria-label="Zevrin file to read"
-            tabIndex={-1}
-            onChange={(event) => {
-              const file = event.target.files?.[0];
-              event.target.value = '';
-              if (file) void read(file);
-            }}
+            text="Choose a file"
+            onFile={(file) => void read(file)}
           />
-          <button type="button" className="btn" onClick={() => input.current?.click()}>
-            <Upload aria-hidden className="size-5" />
-            Choose a file
-          </button>
         </div>
         {reading.kind === 'refused' && <Refusal file={reading.file} issues={reading.issues} />}
         {reading.kind === 'workspace' && (

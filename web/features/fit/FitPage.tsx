@@ -10,7 +10,7 @@ import { usePlace } from '../../app/WorkspaceProvider';
 import { useWorkspace } from '../../store/hooks';
 import { downloadText } from '../../ui/download';
 import { SEVERITY_WORDS, SeverityMark } from '../../ui/SeverityMark';
-import { useGrowing } from '../../ui/useGrowing';
+import { MapTable } from '../../ui/MapTable';
 import { WorkProgress } from '../../ui/WorkProgress';
 import { useFitMap } from '../../workers/useFitMap';
 import { FindingList } from '../setups/FindingList';
@@ -180,7 +180,11 @@ function FitTable({ cells, ropes, devices, order, filter }: FitTableProps) {
     order === 'fit' ? good(b.id) - good(a.id) || byName(a, b) : byName(a, b),
   );
   const cell = chosen === null ? undefined : at.get(chosen);
-  const drawn = useGrowing(sortedRopes.length);
+  const cellOf = (r: Rope, d: Device) => at.get(`${r.id}/${d.id}`)!;
+  const marginOf = (r: Rope, d: Device) => {
+    const { marginMm } = cellOf(r, d);
+    return marginMm === null ? '' : printNumber(marginMm, 'diameterMm', system);
+  };
   const shown = sortedRopes.flatMap((r) => sortedDevices.map((d) => at.get(`${r.id}/${d.id}`)!));
   const count = (severity: Severity) => shown.filter((c) => c.severity === severity).length;
 
@@ -201,70 +205,28 @@ function FitTable({ cells, ropes, devices, order, filter }: FitTableProps) {
         <p className="mt-6">No rope and no device has “{filter}” in its name.</p>
       ) : (
         <div className="mt-3 grid gap-5 lg:grid-cols-[minmax(0,1fr)_21rem]">
-          <div
-            className="max-h-[70dvh] w-fit [contain:paint] max-w-full overflow-auto rounded-lg border border-line"
-            tabIndex={0}
-            role="region"
-            aria-label="Fit map"
-          >
-            <table className="border-separate border-spacing-0 text-sm">
-              <thead>
-                <tr>
-                  <th className="sticky top-0 left-0 z-20 border-r border-b border-line bg-paper p-2 text-left">
-                    Rope
-                  </th>
-                  {sortedDevices.map((d) => (
-                    <th
-                      key={d.id}
-                      scope="col"
-                      className="sticky top-0 z-10 h-36 min-w-12 border-b border-line bg-paper p-1 align-bottom"
-                    >
-                      <span className="inline-block max-h-32 overflow-hidden leading-tight [writing-mode:vertical-rl] rotate-180 text-left">
-                        {d.name}
-                      </span>
-                    </th>
-                  ))}
-                </tr>
-              </thead>
-              <tbody>
-                {sortedRopes.slice(0, drawn).map((r) => (
-                  <tr key={r.id}>
-                    <th
-                      scope="row"
-                      className="sticky left-0 z-10 max-w-40 border-r border-b border-line bg-paper p-2 text-left"
-                    >
-                      <span className="block truncate">{r.name}</span>
-                      <span className="num font-normal text-ink-2">
-                        {printQuantity(diameterOf(r).diameterMm.best, 'diameterMm', system)}
-                      </span>
-                    </th>
-                    {sortedDevices.map((d) => {
-                      const key = `${r.id}/${d.id}`;
-                      const c = at.get(key)!;
-                      const margin = c.marginMm === null ? '' : printNumber(c.marginMm, 'diameterMm', system);
-                      return (
-                        <td key={d.id} className="border-b border-line p-0">
-                          <button
-                            type="button"
-                            aria-pressed={chosen === key}
-                            aria-label={`${r.name} in ${d.name}: ${SEVERITY_WORDS[c.severity]}${margin ? `, ${margin} to the limit` : ''}`}
-                            className={`flex min-h-12 w-full min-w-12 flex-col items-center justify-center gap-0.5 hover:bg-sunk ${chosen === key ? 'bg-sunk shadow-[inset_0_0_0_3px_var(--ink)]' : ''}`}
-                            onClick={() => {
-                              setChosen(key);
-                              setFinding(0);
-                            }}
-                          >
-                            <SeverityMark severity={c.severity} size={16} />
-                            <span className="num text-xs text-ink-2">{margin}</span>
-                          </button>
-                        </td>
-                      );
-                    })}
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>
+          <MapTable
+            label="Fit map"
+            corner="Rope"
+            rows={sortedRopes}
+            columns={sortedDevices}
+            about={(r) => printQuantity(diameterOf(r).diameterMm.best, 'diameterMm', system)}
+            chosen={(r, d) => chosen === `${r.id}/${d.id}`}
+            onChoose={(r, d) => {
+              setChosen(`${r.id}/${d.id}`);
+              setFinding(0);
+            }}
+            cellLabel={(r, d) => {
+              const margin = marginOf(r, d);
+              return `${r.name} in ${d.name}: ${SEVERITY_WORDS[cellOf(r, d).severity]}${margin ? `, ${margin} to the limit` : ''}`;
+            }}
+            cell={(r, d) => (
+              <>
+                <SeverityMark severity={cellOf(r, d).severity} size={16} />
+                <span className="num text-xs text-ink-2">{marginOf(r, d)}</span>
+              </>
+            )}
+          />
           <section aria-label="Chosen pair" aria-live="polite">
             {cell ? (
               <>

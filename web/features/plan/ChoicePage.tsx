@@ -18,6 +18,7 @@ import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited, undone } from '../../store/workspace-slice';
 import { downloadText } from '../../ui/download';
 import { printDay } from '../../ui/dates';
+import { IconButton } from '../../ui/IconButton';
 import { NameField } from '../../ui/NameField';
 import { useToast } from '../../ui/Toasts';
 import { FindingList } from '../setups/FindingList';
@@ -78,24 +79,12 @@ function ChoiceView({ choice }: { choice: Choice }) {
             dispatch(edited(changeChoice(choice, { ...choice, name, updatedAt: new Date().toISOString() })))
           }
         />
-        <button
-          type="button"
-          className="btn border-0 bg-transparent px-2.5"
-          title="Save as a file"
-          aria-label="Save as a file"
+        <IconButton
+          Icon={FileDown}
+          name="Save as a file"
           onClick={() => downloadText(`${choice.name}.zevrin.json`, writeChoice(choice))}
-        >
-          <FileDown aria-hidden className="size-5" />
-        </button>
-        <button
-          type="button"
-          className="btn border-0 bg-transparent px-2.5"
-          title="Remove this choice"
-          aria-label="Remove this choice"
-          onClick={remove}
-        >
-          <Trash2 aria-hidden className="size-5" />
-        </button>
+        />
+        <IconButton Icon={Trash2} name="Remove this choice" onClick={remove} />
       </div>
       <VerdictBanner assessment={assessment} action={null} />
       <p className="mt-2 text-ink-2">

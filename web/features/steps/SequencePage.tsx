@@ -19,6 +19,7 @@ import { changeSequence, removeSequence } from '../../store/sequence-edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited, undone } from '../../store/workspace-slice';
 import { downloadText } from '../../ui/download';
+import { IconButton } from '../../ui/IconButton';
 import { NameField } from '../../ui/NameField';
 import { SEVERITY_TEXT, SEVERITY_WASH, SEVERITY_WORDS, SeverityMark } from '../../ui/SeverityMark';
 import { useToast } from '../../ui/Toasts';
@@ -73,33 +74,17 @@ function SequenceView({ sequence }: { sequence: Sequence }) {
           name={sequence.name}
           onRename={(text) => change({ ...sequence, name: text }, 'name')}
         />
-        <button
-          type="button"
-          className="btn border-0 bg-transparent px-2.5"
-          title="As shipped: put back the order that Zevrin comes with"
-          aria-label="As shipped: put back the order that Zevrin comes with"
+        <IconButton
+          Icon={RotateCcw}
+          name="As shipped: put back the order that Zevrin comes with"
           onClick={() => setLines(shippedOrder(procedure, sequence.options).map((s) => ({ kind: 'step', id: s.id })))}
-        >
-          <RotateCcw aria-hidden className="size-5" />
-        </button>
-        <button
-          type="button"
-          className="btn border-0 bg-transparent px-2.5"
-          title="Save as a file"
-          aria-label="Save as a file"
+        />
+        <IconButton
+          Icon={FileDown}
+          name="Save as a file"
           onClick={() => downloadText(`${sequence.name}.zevrin.json`, writeSequence(sequence))}
-        >
-          <FileDown aria-hidden className="size-5" />
-        </button>
-        <button
-          type="button"
-          className="btn border-0 bg-transparent px-2.5"
-          title="Remove this order"
-          aria-label="Remove this order"
-          onClick={remove}
-        >
-          <Trash2 aria-hidden className="size-5" />
-        </button>
+        />
+        <IconButton Icon={Trash2} name="Remove this order" onClick={remove} />
       </div>
       <section
         aria-label="Verdict"

@@ -1,0 +1,96 @@
+import type { ReactNode } from 'react';
+import { useGrowing } from './useGrowing';
+
+interface Named {
+  readonly id: string;
+  readonly name: string;
+}
+
+interface MapTableProps<R extends Named, C extends Named> {
+  readonly label: string;
+  readonly corner: string;
+  readonly rows: readonly R[];
+  readonly columns: readonly C[];
+  /** Under the name of a row. */
+  readonly about?: (row: R) => ReactNode;
+  readonly chosen: (row: R, column: C) => boolean;
+  readonly onChoose: (row: R, column: C) => void;
+  /** What a cell shows; null leaves it empty. */
+  readonly cell: (row: R, column: C) => ReactNode;
+  /** Name of a cell, where what it shows does not say it. */
+  readonly cellLabel?: (row: R, column: C) => string;
+}
+
+/** A large table of pairs to look over: names stay in sight, each cell is a button, rows grow in a few at a time. */
+export function MapTable<R extends Named, C extends Named>({
+  label,
+  corner,
+  rows,
+  columns,
+  about,
+  chosen,
+  onChoose,
+  cell,
+  cellLabel,
+}: MapTableProps<R, C>) {
+  const drawn = useGrowing(rows.length);
+  return (
+    <div
+      className="max-h-[70dvh] w-fit max-w-full overflow-auto rounded-lg border border-line [contain:paint]"
+      tabIndex={0}
+      role="region"
+      aria-label={label}
+    >
+      <table className="border-separate border-spacing-0 text-sm">
+        <thead>
+          <tr>
+            <th className="sticky top-0 left-0 z-20 border-r border-b border-line bg-paper p-2 text-left">{corner}</th>
+            {columns.map((c) => (
+              <th
+                key={c.id}
+                scope="col"
+                className="sticky top-0 z-10 h-36 min-w-13 border-b border-line bg-paper p-1 align-bottom"
+              >
+                <span className="inline-block max-h-32 rotate-180 overflow-hidden text-left leading-tight [writing-mode:vertical-rl]">
+                  {c.name}
+                </span>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.slice(0, drawn).map((r) => (
+            <tr key={r.id}>
+              <th
+                scope="row"
+                className="sticky left-0 z-10 max-w-44 border-r border-b border-line bg-paper p-2 text-left"
+              >
+                <span className="block truncate">{r.name}</span>
+                {about && <span className="num font-normal text-ink-2">{about(r)}</span>}
+              </th>
+              {columns.map((c) => {
+                const content = cell(r, c);
+                const pressed = chosen(r, c);
+                return (
+                  <td key={c.id} className="border-b border-line p-0">
+                    {content !== null && (
+                      <button
+                        type="button"
+                        aria-pressed={pressed}
+                        aria-label={cellLabel?.(r, c)}
+                        className={`flex min-h-12 w-full min-w-13 flex-col items-center justify-center gap-0.5 py-1.5 hover:bg-sunk ${pressed ? 'bg-sunk shadow-[inset_0_0_0_3px_var(--ink)]' : ''}`}
+                        onClick={() => onChoose(r, c)}
+                      >
+                        {content}
+                      </button>
+                    )}
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
