@@ -26,7 +26,7 @@ export const lanyardOn = (): Step[] => [
       ],
     },
   ),
-  step('lanyard-lock', 'Lock its connector.', 'Pull at the gate: it stays shut.', {
+  step('lanyard-lock', 'Lock the lanyard’s connector.', 'Pull at the gate of the lanyard’s connector: it stays shut.', {
     can: [is('lanyard.on')],
     sets: [to('lanyard.locked', 'yes')],
   }),
