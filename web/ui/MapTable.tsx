@@ -49,7 +49,7 @@ export function MapTable<R extends Named, C extends Named>({
               <th
                 key={c.id}
                 scope="col"
-                className="sticky top-0 z-10 h-36 min-w-13 border-b border-line bg-paper p-1 align-bottom"
+                className="sticky top-0 z-10 h-36 min-w-14 border-b border-line bg-paper p-1 align-bottom"
               >
                 <span className="inline-block max-h-32 rotate-180 overflow-hidden text-left leading-tight [writing-mode:vertical-rl]">
                   {c.name}
@@ -78,7 +78,7 @@ export function MapTable<R extends Named, C extends Named>({
                         type="button"
                         aria-pressed={pressed}
                         aria-label={cellLabel?.(r, c)}
-                        className={`flex min-h-12 w-full min-w-13 flex-col items-center justify-center gap-0.5 py-1.5 hover:bg-sunk ${pressed ? 'bg-sunk shadow-[inset_0_0_0_3px_var(--ink)]' : ''}`}
+                        className={`flex min-h-12 w-full min-w-14 flex-col items-center justify-center gap-0.5 py-1.5 hover:bg-sunk ${pressed ? 'bg-sunk shadow-[inset_0_0_0_3px_var(--ink)]' : ''}`}
                         onClick={() => onChoose(r, c)}
                       >
                         {content}

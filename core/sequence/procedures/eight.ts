@@ -126,7 +126,7 @@ export const eight = procedure({
     step('line-tie', 'Tie into the safety line.', 'Knot looked at by the partner, strand by strand.', {
       sets: [to('line.on', 'yes')],
     }),
-    step('line-lock', 'Finish the knot: pull every strand tight.', 'Tail a forearm long.', {
+    step('line-lock', 'Finish the knot of the safety line: pull every strand tight.', 'Tail a forearm long.', {
       can: [is('line.on')],
       sets: [to('line.locked', 'yes')],
     }),
@@ -134,7 +134,10 @@ export const eight = procedure({
       who: 'belayer',
       sets: [to('line.belayed', 'yes')],
     }),
-    step('line-weigh', 'Lean into the safety line.', 'It carries you.', { can: [is('line.on')], tests: 'line' }),
+    step('line-weigh', 'Lean into the safety line.', 'The safety line carries you.', {
+      can: [is('line.on')],
+      tests: 'line',
+    }),
     ...lanyardOn(),
     step('edge', 'Step to the edge.', 'Lanyard and safety line are on.', { sets: [to('where', 'up')], stops: 2 }),
     ...threading,
@@ -147,7 +150,7 @@ export const eight = procedure({
         sets: [to('eight.on', 'yes')],
       },
     ),
-    step('eight-lock', 'Lock its connector.', 'Gate away from the rope.', {
+    step('eight-lock', 'Lock the connector of the eight.', 'Gate away from the rope.', {
       can: [is('eight.on')],
       sets: [to('eight.locked', 'yes')],
     }),
@@ -163,7 +166,7 @@ export const eight = procedure({
     step(
       'eight-weigh',
       'Sit on the eight with the lanyard still on.',
-      'It holds; the hand can let it run and stop it.',
+      'The eight holds; the hand can let it run and stop it.',
       { can: [is('eight.on')], tests: 'eight' },
     ),
     lanyardOff('Unclip the lanyard.', 'Hand on, safety line on, eight tried.', 2),

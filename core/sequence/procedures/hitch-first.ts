@@ -49,7 +49,7 @@ export const hitchFirst = procedure({
         wrongs: [wrong('one', 'only one strand is in it: the other slides', to('hitch.on', 'yes'))],
       },
     ),
-    step('hitch-lock', 'Lock its connector.', 'Gate shut and locked; both ends of the loop in it.', {
+    step('hitch-lock', 'Lock the hitch connector.', 'Gate shut and locked; both ends of the loop in it.', {
       can: [is('hitch.on')],
       sets: [to('hitch.locked', 'yes')],
     }),

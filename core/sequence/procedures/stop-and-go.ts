@@ -72,7 +72,7 @@ export const stopAndGo = procedure({
         sets: [to('upper.on', 'yes')],
       },
     ),
-    step('upper-lock', 'Lock its connector.', 'Gate shut and locked.', {
+    step('upper-lock', 'Lock the connector of the upper hitch.', 'Gate shut and locked.', {
       only: { hitch: 'stuck' },
       can: [is('upper.on')],
       sets: [to('upper.locked', 'yes')],
@@ -80,7 +80,7 @@ export const stopAndGo = procedure({
     step(
       'upper-weigh',
       'Stand in the foot loop and sit into the upper hitch.',
-      'It carries you; the device is slack.',
+      'The upper hitch carries you; the device is slack.',
       {
         only: { hitch: 'stuck' },
         can: [is('upper.on')],
@@ -88,7 +88,7 @@ export const stopAndGo = procedure({
         sets: [to('foot', 'yes')],
       },
     ),
-    step('loosen', 'Push the stuck hitch loose and dress it again.', 'It slides, and bites when let go.', {
+    step('loosen', 'Push the stuck hitch loose and dress it again.', 'The hitch slides, and bites when let go.', {
       only: { hitch: 'stuck' },
       can: [is('upper.tested')],
       sets: [to('hitch.bites', 'yes')],
@@ -119,7 +119,7 @@ export const stopAndGo = procedure({
       sets: [to('knot', 'no')],
       wrongs: [wrong('both-hands', 'both hands untie it', to('knot', 'no'), to('hand', 'off'))],
     }),
-    step('go', 'Push the hitch and go on down.', 'It lets go, and bites when you stop pushing.', {
+    step('go', 'Push the hitch and go on down.', 'The hitch lets go, and bites when you stop pushing.', {
       can: [is('hand', 'on')],
       sets: [to('going', 'yes'), to('hitch.bites', 'no')],
       stops: 1,

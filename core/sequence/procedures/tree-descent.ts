@@ -71,11 +71,14 @@ export const treeDescent = procedure({
       'Hitch dressed; bridge looked at all along.',
       { sets: [to('hitch.on', 'yes')] },
     ),
-    step('hitch-lock', 'Lock its connector.', 'Gate shut, locked, moved twice.', {
+    step('hitch-lock', 'Lock the connector of the climbing hitch.', 'Gate shut, locked, moved twice.', {
       can: [is('hitch.on')],
       sets: [to('hitch.locked', 'yes')],
     }),
-    step('hitch-weigh', 'Sit in the hitch.', 'It bites at once.', { can: [is('hitch.on')], tests: 'hitch' }),
+    step('hitch-weigh', 'Sit in the climbing hitch.', 'The climbing hitch bites at once.', {
+      can: [is('hitch.on')],
+      tests: 'hitch',
+    }),
     step(
       'rehearse',
       'Rehearse the whole change half a metre above the ground, down to standing.',
@@ -98,11 +101,14 @@ export const treeDescent = procedure({
       sets: [to('second.on', 'yes'), to('second.round', 'yes')],
       wrongs: [wrong('same', 'it lies over wood that does not carry you', to('second.on', 'yes'))],
     }),
-    step('second-lock', 'Lock its connector.', 'Gate shut and locked.', {
+    step('second-lock', 'Lock the connector of the second attachment.', 'Gate shut and locked.', {
       can: [is('second.on')],
       sets: [to('second.locked', 'yes')],
     }),
-    step('second-weigh', 'Lean into it.', 'It carries you.', { can: [is('second.on')], tests: 'second' }),
+    step('second-weigh', 'Lean into the second attachment.', 'The second attachment carries you.', {
+      can: [is('second.on')],
+      tests: 'second',
+    }),
     step('tether', 'Tether the device before it leaves the harness.', 'Pull at the tether.', {
       sets: [to('tethered', 'yes')],
     }),
@@ -112,7 +118,7 @@ export const treeDescent = procedure({
     }),
     step(
       'device-on',
-      'Put it on the line below the hitch and clip it.',
+      'Put the device on the line below the hitch and clip it.',
       'Brake strand leaves downwards; nothing crosses.',
       {
         stops: 2,
@@ -129,7 +135,7 @@ export const treeDescent = procedure({
         ],
       },
     ),
-    step('device-lock', 'Lock its connector.', 'Gate shut, locked, away from the rope.', {
+    step('device-lock', 'Lock the device connector.', 'Gate shut, locked, away from the rope.', {
       can: [is('device.on')],
       sets: [to('device.locked', 'yes')],
     }),
@@ -156,7 +162,7 @@ export const treeDescent = procedure({
         tests: 'device',
       },
     ),
-    step('rebind', 'Let the hitch go: it must bind again.', 'It bites within a hand’s width.', {
+    step('rebind', 'Let the hitch go: it must bind again.', 'The hitch bites within a hand’s width.', {
       can: [is('hitch.on')],
       sets: [to('hitch.held', 'free')],
     }),
@@ -177,7 +183,7 @@ export const treeDescent = procedure({
         wrong('gripped', 'the hand closes around the hitch and stays', to('going', 'yes'), to('hitch.held', 'held')),
       ],
     }),
-    step('stop', 'To stop, let the hitch bind.', 'It bites; the brake hand stays on.', {
+    step('stop', 'To stop, let the hitch bind.', 'The hitch bites; the brake hand stays on.', {
       can: [is('going')],
       sets: [to('hitch.held', 'free')],
     }),
