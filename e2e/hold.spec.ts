@@ -9,7 +9,11 @@ test('the hold table says what holds when something lets go, and replays it on t
   await expect(page.getByText(/^2 ways of being held/)).toBeVisible();
   const table = page.getByRole('table', { name: 'What can let go, and what then holds' });
   const model = rappelHolds(rappelDouble, assess(rappelDouble).findings);
-  await expect(table.getByRole('columnheader')).toHaveText(['When …', ...model.stops.map((s) => s.label), 'Then']);
+  await expect(table.getByRole('columnheader')).toHaveText([
+    'When …',
+    ...model.stops.map((s) => (s.hand ? `${s.label}needs a hand` : s.label)),
+    'Then',
+  ]);
   const hand = page.locator('[data-row="hand"]');
   await expect(hand).toContainText('1 of 2');
   await expect(hand.getByRole('img')).toHaveCount(2);

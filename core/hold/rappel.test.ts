@@ -121,6 +121,17 @@ describe('conditions come from what was computed', () => {
   });
   it('nothing is said while a part is missing', () =>
     expect(holdCodes({ ...rappelDouble, gear: { ...rappelDouble.gear, hitchCord: null } })).toEqual([]));
+  it('common causes: the same hand, the same loop, one distracted person', () => {
+    const causes = (setup: Setup) => Object.fromEntries(modelOf(setup).causes.map((c) => [c.id, c.brings]));
+    const good = causes(rappelDouble);
+    expect(holds(modelOf(rappelDouble), good['same-hand']!)).toBe(false);
+    // Distracted, one still has the hitch, and the knot in the end.
+    expect(holds(modelOf(rappelDouble), good.distracted!)).toBe(true);
+    expect(holds(modelOf(rigged({ ends: 'open' })), good.distracted!)).toBe(false);
+    expect(good).not.toHaveProperty('same-harness');
+    const loop = rigged({ hitchAt: 'belay-loop' });
+    expect(holds(modelOf(loop), causes(loop)['same-harness']!)).toBe(false);
+  });
   it('one connector for device and hitch is a common cause', () => {
     const pear = rappelDouble.gear.deviceConnector!;
     const setup = { ...rappelDouble, gear: { ...rappelDouble.gear, hitchConnector: pear } };
@@ -137,14 +148,17 @@ describe('schools side by side', () => {
     ]),
   );
   it.each([
-    ['nothing', ['hand', 'fright', 'stones', 'partner', 'device', 'hitch', 'end', 'rope', 'edge', 'anchor', 'harness']],
-    ['hitch-below', ['fright', 'device', 'hitch', 'end', 'rope', 'edge', 'anchor', 'harness']],
-    ['hitch-above', ['fright', 'hitch', 'end', 'rope', 'edge', 'anchor', 'harness']],
-    ['tree', ['fright', 'hitch', 'end', 'rope', 'edge', 'anchor', 'harness']],
-    ['below', ['stones', 'partner', 'device', 'end', 'rope', 'edge', 'anchor', 'harness']],
-    ['own-hitch', ['fright', 'hitch', 'edge', 'harness']],
+    [
+      'nothing',
+      ['hand', 'fright', 'stones', 'partner', 'device', 'hitch', 'end', 'rope', 'edge', 'anchor', 'anchors', 'harness'],
+    ],
+    ['hitch-below', ['fright', 'device', 'hitch', 'end', 'rope', 'edge', 'anchor', 'anchors', 'harness']],
+    ['hitch-above', ['fright', 'hitch', 'end', 'rope', 'edge', 'anchor', 'anchors', 'harness']],
+    ['tree', ['fright', 'hitch', 'end', 'rope', 'edge', 'anchor', 'anchors', 'harness']],
+    ['below', ['stones', 'partner', 'device', 'end', 'rope', 'edge', 'anchor', 'anchors', 'harness']],
+    ['own-hitch', ['fright', 'hitch', 'edge', 'anchors', 'harness']],
     // The belayer's hitch catches what the distracted hand lets go.
-    ['above', ['edge', 'harness']],
+    ['above', ['edge', 'anchors', 'harness']],
   ])('%s is defeated by exactly: %s', (id, defeated) => expect(table[id]).toEqual(defeated));
   it('no school is worse than nothing at all', () => {
     for (const rows of Object.values(table)) for (const id of rows) expect(table.nothing).toContain(id);

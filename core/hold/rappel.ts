@@ -112,6 +112,20 @@ export function rappelHolds(setup: Setup, findings: readonly Finding[]): HoldMod
       });
     }
   }
+  if (gear.hitchCord && rig.hitchAt === 'belay-loop') {
+    causes.push({
+      id: 'same-harness',
+      says: 'the one belay loop fails',
+      brings: ['harness'],
+      because: 'Device and hitch hang on the same loop.',
+    });
+  }
+  causes.push({
+    id: 'distracted',
+    says: 'you look away: the hand slips, or the end goes by',
+    brings: ['hand', 'pastEnd'],
+    because: 'One person minds both.',
+  });
   causes.push({
     id: 'stone',
     says: 'a stone hits you',

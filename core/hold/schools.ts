@@ -35,6 +35,7 @@ export const SCHOOL_ROWS: readonly {
   { id: 'rope', says: 'The rope you go down on is cut', faults: ['rope'] },
   { id: 'edge', says: 'One edge cuts every rope over it', faults: ['rope', 'rope2'] },
   { id: 'anchor', says: 'The anchor of that rope lets go', faults: ['anchor'] },
+  { id: 'anchors', says: 'Every rope hangs on the anchor that lets go', faults: ['anchor', 'anchor2'] },
   { id: 'harness', says: 'The harness lets go', faults: ['harness'] },
 ];
 

@@ -34,6 +34,7 @@ export function HoldTable({ rows, model, singles, chosen, detail, onChoose }: Ho
           {model.stops.map((s) => (
             <th key={s.id} scope="col" className="w-24 px-1 py-2 text-center leading-tight">
               {s.label}
+              {s.hand && <span className="block font-normal text-ink-2">needs a hand</span>}
             </th>
           ))}
           <th scope="col" className="hidden w-28 py-2 pl-1 sm:table-cell">
