@@ -1,6 +1,9 @@
 import type { ReactNode } from 'react';
 import { useGrowing } from './useGrowing';
 
+const NAME_REM = 11.5;
+const CELL_REM = 3.75;
+
 interface Named {
   readonly id: string;
   readonly name: string;
@@ -41,7 +44,14 @@ export function MapTable<R extends Named, C extends Named>({
       role="region"
       aria-label={label}
     >
-      <table className="border-separate border-spacing-0 text-sm">
+      {/* Fixed widths: a new row must not make the browser measure all the others again. */}
+      <table
+        className="table-fixed border-separate border-spacing-0 text-sm"
+        style={{ width: `${NAME_REM + CELL_REM * columns.length}rem` }}
+      >
+        <colgroup>
+          <col style={{ width: `${NAME_REM}rem` }} />
+        </colgroup>
         <thead>
           <tr>
             <th className="sticky top-0 left-0 z-20 border-r border-b border-line bg-paper p-2 text-left">{corner}</th>
@@ -49,7 +59,7 @@ export function MapTable<R extends Named, C extends Named>({
               <th
                 key={c.id}
                 scope="col"
-                className="sticky top-0 z-10 h-36 min-w-14 border-b border-line bg-paper p-1 align-bottom"
+                className="sticky top-0 z-10 h-36 border-b border-line bg-paper p-1 align-bottom"
               >
                 <span className="inline-block max-h-32 rotate-180 overflow-hidden text-left leading-tight [writing-mode:vertical-rl]">
                   {c.name}
@@ -61,11 +71,8 @@ export function MapTable<R extends Named, C extends Named>({
         <tbody>
           {rows.slice(0, drawn).map((r) => (
             <tr key={r.id}>
-              <th
-                scope="row"
-                className="sticky left-0 z-10 max-w-44 border-r border-b border-line bg-paper p-2 text-left"
-              >
-                <span className="block truncate">{r.name}</span>
+              <th scope="row" className="sticky left-0 z-10 border-r border-b border-line bg-paper p-2 text-left">
+                <span className="block">{r.name}</span>
                 {about && <span className="num font-normal text-ink-2">{about(r)}</span>}
               </th>
               {columns.map((c) => {
@@ -78,7 +85,7 @@ export function MapTable<R extends Named, C extends Named>({
                         type="button"
                         aria-pressed={pressed}
                         aria-label={cellLabel?.(r, c)}
-                        className={`flex min-h-12 w-full min-w-14 flex-col items-center justify-center gap-0.5 py-1.5 hover:bg-sunk ${pressed ? 'bg-sunk shadow-[inset_0_0_0_3px_var(--ink)]' : ''}`}
+                        className={`flex min-h-12 w-full flex-col items-center justify-center gap-0.5 py-1.5 hover:bg-sunk ${pressed ? 'bg-sunk shadow-[inset_0_0_0_3px_var(--ink)]' : ''}`}
                         onClick={() => onChoose(r, c)}
                       >
                         {content}
