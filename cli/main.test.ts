@@ -58,12 +58,15 @@ describe('zevrin', () => {
   it('sequence prints breaches and critical steps', () => {
     const read = (name: string) =>
       JSON.parse(zevrin(['sequence', 's'], { s: zevrin(['sample', name]).out }).out) as {
+        verdict: string;
+        missing: number;
         breaches: { place: number; step: string; kind: string }[];
         cannot: unknown[];
         critical: { step: string; kind: string; look: string }[];
         pauses: { looks: string[] }[];
       };
     const good = read('sequence-clean-anchor');
+    expect(good).toMatchObject({ verdict: 'clear', missing: 0 });
     expect(good.breaches).toEqual([]);
     expect(good.cannot).toEqual([]);
     expect(good.critical.map((c) => `${c.step} ${c.kind}`)).toEqual(
@@ -71,6 +74,7 @@ describe('zevrin', () => {
     );
     expect(good.pauses.length).toBeGreaterThan(0);
     const bad = read('sequence-from-memory');
+    expect(bad).toMatchObject({ verdict: 'stop', missing: 1 });
     expect(bad.breaches.map((b) => `${b.step} ${b.kind}`)).toEqual(
       expect.arrayContaining(['lanyard-off untested', 'go fall']),
     );

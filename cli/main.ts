@@ -8,11 +8,11 @@ import {
   criticalOf,
   deviationText,
   explore,
-  movesOf,
+  orderVerdict,
   pausesOf,
   PROCEDURES,
-  replay,
   stepsOf,
+  walk,
 } from '../core/sequence/index.ts';
 import { SAMPLES } from '../core/samples/index.ts';
 
@@ -91,7 +91,8 @@ function sequenceFile(io: Io, path: string): number {
   const shipped = PROCEDURES[sequence.procedure];
   const steps = stepsOf(sequence);
   const named = (at: number) => ({ place: at + 1, step: sequence.steps[at]!.id });
-  const moments = replay(shipped, movesOf(sequence));
+  const moments = walk(sequence);
+  const { severity: verdict, missing } = orderVerdict(sequence, moments);
   const breaches = moments
     .slice(1)
     .flatMap(({ breaches: found }, i) => found.map(({ kind, says }) => ({ ...named(i), kind, says })));
@@ -102,6 +103,8 @@ function sequenceFile(io: Io, path: string): number {
     `${JSON.stringify(
       {
         procedure: sequence.procedure,
+        verdict,
+        missing,
         breaches,
         cannot,
         critical: critical.map(({ at, says, breach, breaksAt, seenAt, look }) => ({

@@ -1,5 +1,6 @@
 export { breachText, criticalOf, deviationText, pausesOf, type Critical, type Pause } from './critical.ts';
 export { deviate, deviationsOf, explore, type Deviation, type Explored, type Outcome } from './explore.ts';
+export { orderVerdict, troubles, walk, type OrderVerdict, type Trouble } from './order-verdict.ts';
 export {
   firstOptions,
   movesOf,

@@ -17,9 +17,8 @@ import {
 import { CSS } from '@dnd-kit/utilities';
 import { ArrowDown, ArrowUp, GripVertical, X } from 'lucide-react';
 import { useEffect, useRef } from 'react';
-import type { Line, Step } from '@core/sequence';
+import type { Line, Step, Trouble } from '@core/sequence';
 import { SeverityMark } from '../../ui/SeverityMark';
-import type { Trouble } from './verdict';
 
 interface OrderListProps {
   readonly lines: readonly Line[];

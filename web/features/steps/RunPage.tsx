@@ -1,7 +1,7 @@
 import { ChevronLeft } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
-import { PROCEDURES, stepsOf, type Sequence } from '@core/sequence';
+import { PROCEDURES, stepsOf, type Sequence, orderVerdict, walk } from '@core/sequence';
 import { NotFound } from '../../app/NotFound';
 import { SaveIndicator } from '../../app/SaveIndicator';
 import { usePlace } from '../../app/WorkspaceProvider';
@@ -10,15 +10,14 @@ import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { recorded } from '../../store/workspace-slice';
 import { useWakeLock } from '../../ui/useWakeLock';
 import { useExplored } from '../../workers/useExplored';
-import { troubles, walk } from './verdict';
 
 export function RunPage() {
   const { sequenceId } = useParams();
   const { name } = usePlace();
   const sequence = useWorkspace().sequences.find((s) => s.id === sequenceId);
-  const broken = useMemo(() => (sequence ? troubles(walk(sequence)).length > 0 : false), [sequence]);
+  const ready = useMemo(() => sequence && orderVerdict(sequence, walk(sequence)).severity === 'clear', [sequence]);
   if (!sequence) return <NotFound what="This order" />;
-  if (broken || sequence.steps.length === 0) return <Navigate to={`/${name}/steps/${sequence.id}`} replace />;
+  if (!ready) return <Navigate to={`/${name}/steps/${sequence.id}`} replace />;
   return <Run sequence={sequence} />;
 }
 

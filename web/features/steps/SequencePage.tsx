@@ -12,6 +12,8 @@ import {
   type Line,
   type Procedure,
   type Sequence,
+  orderVerdict,
+  walk,
 } from '@core/sequence';
 import { NotFound } from '../../app/NotFound';
 import { usePlace } from '../../app/WorkspaceProvider';
@@ -27,7 +29,6 @@ import { useExplored } from '../../workers/useExplored';
 import { Departures } from './Departures';
 import { LanesView } from './LanesView';
 import { OrderList } from './OrderList';
-import { troubles, walk } from './verdict';
 
 export function SequencePage() {
   const { sequenceId } = useParams();
@@ -45,7 +46,11 @@ function SequenceView({ sequence }: { sequence: Sequence }) {
   const procedure: Procedure = PROCEDURES[sequence.procedure];
   const steps = useMemo(() => stepsOf(sequence), [sequence]);
   const moments = useMemo(() => walk(sequence), [sequence]);
-  const wrong = useMemo(() => troubles(moments), [moments]);
+  const {
+    severity: verdict,
+    troubles: wrong,
+    missing,
+  } = useMemo(() => orderVerdict(sequence, moments), [sequence, moments]);
   const { state, stop, again } = useExplored(sequence);
   const broken = wrong.length > 0;
   const looks = useMemo(
@@ -60,7 +65,6 @@ function SequenceView({ sequence }: { sequence: Sequence }) {
     say(`${sequence.name} is removed.`, { label: 'Undo', run: () => dispatch(undone()) });
     void navigate(`/${name}/steps`);
   };
-  const verdict = broken ? 'stop' : 'clear';
   const does = (at: number) => {
     const line = sequence.steps[at]!;
     return line.kind === 'own' ? line.text : (steps[at]?.does ?? line.id);
@@ -97,8 +101,15 @@ function SequenceView({ sequence }: { sequence: Sequence }) {
             <strong>{SEVERITY_WORDS[verdict]}</strong>{' '}
             {broken
               ? `· step ${wrong[0]!.at + 1} of ${sequence.steps.length}: ${does(wrong[0]!.at)}`
-              : 'in this order, as far as these steps tell. It replaces no teaching.'}
+              : verdict === 'untested'
+                ? '· this order does not get done what it is for: nothing can be said of it.'
+                : 'in this order, as far as these steps tell. It replaces no teaching.'}
           </p>
+          {!broken && missing > 0 && (
+            <p className="mt-0.5 text-ink">
+              {missing === 1 ? 'One shipped step is' : `${missing} shipped steps are`} not in it.
+            </p>
+          )}
           {broken && (
             <p className="mt-0.5 text-ink">
               {wrong[0]!.says}
@@ -108,6 +119,8 @@ function SequenceView({ sequence }: { sequence: Sequence }) {
         </div>
         {broken ? (
           <p className="font-semibold">It can be gone through when no Stop is left.</p>
+        ) : verdict === 'untested' ? (
+          <p className="font-semibold">It can be gone through when it is complete.</p>
         ) : (
           <Link className="btn btn-act px-5" to="run">
             <Play aria-hidden className="size-5" />

@@ -1,13 +1,12 @@
 import { nanoid } from '@reduxjs/toolkit';
 import { Plus } from 'lucide-react';
 import { Link, useNavigate } from 'react-router';
-import { newSequence, PROCEDURE_IDS, PROCEDURES, type ProcedureId } from '@core/sequence';
+import { newSequence, PROCEDURE_IDS, PROCEDURES, type ProcedureId, orderVerdict, walk } from '@core/sequence';
 import { usePlace } from '../../app/WorkspaceProvider';
 import { addSequence } from '../../store/sequence-edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited } from '../../store/workspace-slice';
 import { SeverityMark } from '../../ui/SeverityMark';
-import { troubles, walk } from './verdict';
 
 /** Own orders of steps with their verdicts, and the procedures that come with Zevrin. */
 export function StepsPage() {
@@ -29,7 +28,7 @@ export function StepsPage() {
           {[...sequences]
             .sort((a, b) => (a.updatedAt < b.updatedAt ? 1 : -1))
             .map((sequence) => {
-              const wrong = troubles(walk(sequence));
+              const { severity, troubles: wrong } = orderVerdict(sequence, walk(sequence));
               return (
                 <li key={sequence.id}>
                   <Link
@@ -38,7 +37,7 @@ export function StepsPage() {
                   >
                     <span className="text-lg font-semibold">{sequence.name}</span>
                     <span className="sm:text-right">
-                      <SeverityMark severity={wrong.length > 0 ? 'stop' : 'clear'} withWord />
+                      <SeverityMark severity={severity} withWord />
                       {wrong.length > 0 && <span className="num ml-2 text-ink-2">×{wrong.length}</span>}
                     </span>
                     <span className="text-ink-2">
