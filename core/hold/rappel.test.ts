@@ -88,12 +88,15 @@ describe('conditions come from what was computed', () => {
     expect(stopsOf(setup)).toEqual(['hand']);
     expect(holdCodes(setup)).toContain('hold.hand-alone untested');
   });
-  it('a hitch that may slip leaves the hand alone', () => {
-    const wet = rigged({ hitchWraps: 3 }, { situation: { ...rappelDouble.situation, weather: 'icy' } });
-    const { noStops } = modelOf(wet);
-    expect(noStops.map((s) => s.id)).toContain('hitch');
-    if (noStops.find((s) => s.id === 'hitch')!.severity === 'mind')
-      expect(holdCodes(wet)).toContain('hold.hand-alone mind');
+  it('a hitch that may slip leaves the hand alone; for one that slips the Stop at the hitch says it', () => {
+    const icy = { ...rappelDouble.situation, weather: 'icy' as const };
+    const may = rigged({ hitchWraps: 4 }, { situation: icy });
+    expect(modelOf(may).noStops).toMatchObject([{ id: 'hitch', severity: 'mind' }]);
+    expect(holdCodes(may)).toContain('hold.hand-alone mind');
+    const slips = rigged({ hitchWraps: 3 }, { situation: icy });
+    expect(modelOf(slips).noStops).toMatchObject([{ id: 'hitch', severity: 'stop' }]);
+    expect(holdCodes(slips).join()).not.toContain('hand-alone');
+    expect(holds(modelOf(slips), ['hand'])).toBe(false);
   });
   it('open ends make going past them a single point, said where the open end is said', () => {
     const open = rigged({ ends: 'open' });
