@@ -7,7 +7,7 @@ import {
   type WayReport,
   type WayTest,
 } from './connector/index.ts';
-import { finding, overall, worstFirst, type Finding, type PartId, type Severity } from './finding/index.ts';
+import { finding, overall, worstFirst, type Finding, type Ref, type Severity } from './finding/index.ts';
 import { fitCell, handOffIn, inGuideMode, ropeInDevice, strandsAlike } from './fit/index.ts';
 import {
   brakeFigures,
@@ -21,6 +21,8 @@ import {
   diameterOf,
   JOB_FACTS,
   traitsOf,
+  usualLoad,
+  usualUse,
   type Connector,
   type Cord,
   type Device,
@@ -77,8 +79,8 @@ function brakeInput(question: Question, { ropeA, ropeB }: RopeSet, device: Devic
 }
 
 /** One rope in the device. */
-export const fitFindings = ({ job }: Question, rope: Rope, part: PartId, device: Device): Finding[] =>
-  ropeInDevice({ job, strands: JOB_FACTS[job].strands, rope, part, device });
+export const fitFindings = ({ job }: Question, rope: Rope, part: Ref, device: Device): Finding[] =>
+  ropeInDevice({ load: usualUse(job), rope, part, device });
 
 /** What follows from the ropes alone: long enough, and alike where two lie side by side. */
 export function ropeSetFindings({ job, heightM }: Question, { ropeA, ropeB }: RopeSet): Finding[] {
@@ -110,7 +112,7 @@ export const waysFor = (
   device: Device,
   connector: Connector,
   tests: readonly WayTest[],
-): WayReport[] => (climber ? judgeTestedWays({ job, massKg: climber.massKg, connector, device }, tests) : []);
+): WayReport[] => (climber ? judgeTestedWays({ load: usualLoad(job, climber.massKg), connector, device }, tests) : []);
 
 /** Room of two strands on the connector, where they lie on it side by side. */
 export function strandRoomFindings(
@@ -143,7 +145,7 @@ export function hitchChoiceFindings(
   return climber ? hitchOnRope({ cord, ropeA, ropeB, climber, weather, kind, wraps }) : [];
 }
 
-const missing = (part: PartId, label: string): Finding =>
+const missing = (part: Ref, label: string): Finding =>
   finding({
     code: 'rig.part-missing',
     severity: 'untested',

@@ -2,7 +2,7 @@ import { gateFindings, seatFindings, strengthFinding } from './connector/index.t
 import { overall, worstFirst, type Finding, type Severity } from './finding/index.ts';
 import { ropeInDevice, strandsAlike } from './fit/index.ts';
 import { brakeFigures, brakeHand, hitchFindings, type BrakeFigures } from './friction/index.ts';
-import { diameterOf } from './gear/index.ts';
+import { diameterOf, usualUse } from './gear/index.ts';
 import {
   armReach,
   extensionMm,
@@ -48,9 +48,9 @@ export function assess(setup: Setup): Assessment {
   const findings: Finding[] = [...rigFindings(setup)];
 
   if (device && ropeA) {
-    findings.push(...ropeInDevice({ job: setup.job, strands: 'two', rope: ropeA, part: 'ropeA', device }));
+    findings.push(...ropeInDevice({ load: usualUse(setup.job), rope: ropeA, part: 'ropeA', device }));
     if (ropeB) {
-      findings.push(...ropeInDevice({ job: setup.job, strands: 'two', rope: ropeB, part: 'ropeB', device }));
+      findings.push(...ropeInDevice({ load: usualUse(setup.job), rope: ropeB, part: 'ropeB', device }));
       findings.push(...strandsAlike(ropeA, ropeB));
     }
   }

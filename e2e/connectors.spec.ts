@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { judgeTestedWays, wayKey } from '../core/connector/index.ts';
-import { servesJob } from '../core/gear/index.ts';
+import { servesJob, usualLoad } from '../core/gear/index.ts';
 import { demoWorkspace } from '../core/samples/index.ts';
 import { SEVERITY_WORDS } from '../web/ui/severity-words.ts';
 import { expect, open, saved, test } from './helpers.ts';
@@ -11,8 +11,7 @@ const devices = items.filter((i) => i.kind === 'device');
 function ways(connectorId: string, deviceId: string, job: 'ascend' | 'self-belay-top-rope') {
   return judgeTestedWays(
     {
-      job,
-      massKg: people[0]!.massKg,
+      load: usualLoad(job, people[0]!.massKg),
       connector: connectors.find((c) => c.id === connectorId)!,
       device: devices.find((d) => d.id === deviceId)!,
     },

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { findingNumberSchema, PART_IDS } from '../finding/index.ts';
+import { findingNumberSchema, refSchema } from '../finding/index.ts';
 import { SOURCE_IDS } from '../sources/index.ts';
 
 /**
@@ -8,7 +8,7 @@ import { SOURCE_IDS } from '../sources/index.ts';
  */
 export const checkItemSchema = z.strictObject({
   id: z.string(),
-  part: z.enum(PART_IDS),
+  part: refSchema,
   kind: z.enum(['look', 'function-test', 'open-finding']),
   title: z.string(),
   look: z.string(),

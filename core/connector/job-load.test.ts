@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { JOB_FACTS, JOB_KEYS } from '../gear/index.ts';
+import { JOB_FACTS, JOB_KEYS, usualLoad } from '../gear/index.ts';
 import { club } from '../samples/index.ts';
 import { STANDARD_GRAVITY_M_PER_S2 } from '../units/index.ts';
 import { fallForceKn, jobLoadKn } from './index.ts';
@@ -31,7 +31,7 @@ describe('fallForceKn', () => {
 
 describe('jobLoadKn', () => {
   const load = (job: (typeof JOB_KEYS)[number], massKg = 80, device = club.groovedTube) =>
-    jobLoadKn(job, massKg, device);
+    jobLoadKn(usualLoad(job, massKg), device);
   it('is ordered, grows with mass, and is twice body weight where nobody falls', () => {
     for (const job of JOB_KEYS) {
       const { low, best, high } = load(job);

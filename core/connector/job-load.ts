@@ -1,5 +1,5 @@
 import { handOffIn } from '../fit/index.ts';
-import { JOB_FACTS, type Device, type Job } from '../gear/index.ts';
+import type { Device, LoadCase } from '../gear/index.ts';
 import { constant, threshold } from '../sources/index.ts';
 import { exactly, interval, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../units/index.ts';
 
@@ -18,8 +18,7 @@ export function fallForceKn(massKg: number, modulusKn: number, fallFactor: numbe
  * What a job can put on the connector of the device, kN. Hanging: body weight with a jerk. A leader's fall is limited by rope slipping
  * through the device; a fall in self-belay by nothing but the rope, from a small slack to factor 1.
  */
-export function jobLoadKn(job: Job, massKg: number, device: Device): Interval {
-  const facts = JOB_FACTS[job];
+export function jobLoadKn({ massKg, ...facts }: LoadCase, device: Device): Interval {
   const persons = facts.persons === 'two' ? 2 : 1;
   const jerkKn = (threshold('jerkFactor') * persons * massKg * STANDARD_GRAVITY_M_PER_S2) / 1000;
   if (facts.fallFactor === null) return exactly(jerkKn);
@@ -30,7 +29,7 @@ export function jobLoadKn(job: Job, massKg: number, device: Device): Interval {
     fallForceKn(massKg, k.best, facts.fallFactor),
   );
   if (!facts.tended) return fall;
-  const slip = constant(handOffIn(device, job) === 'runs' ? 'belaySlipKn' : 'assistedSlipKn');
+  const slip = constant(handOffIn(device, facts.use) === 'runs' ? 'belaySlipKn' : 'assistedSlipKn');
   // Below the jerk of a hanging person no slipping device takes the load; above, it cuts the fall.
   const cut = (fallKn: number, slipKn: number) => Math.max(jerkKn, Math.min(fallKn, slipKn));
   return interval(cut(fall.low, slip.low), cut(fall.best, slip.best), cut(fall.high, slip.high));

@@ -1,4 +1,4 @@
-import type { Connector, Device, Job } from '../gear/index.ts';
+import { usualLoad, type Connector, type Device, type Job } from '../gear/index.ts';
 import { judgeTestedWays, testsOf, type WayTest } from './own-tests.ts';
 import { seatKind } from './way.ts';
 import type { WayReport } from './ways.ts';
@@ -21,7 +21,7 @@ export const wayRow = (
   devices.map((device) => ({
     connectorId: connector.id,
     deviceId: device.id,
-    ways: judgeTestedWays({ job, massKg, connector, device }, tests),
+    ways: judgeTestedWays({ load: usualLoad(job, massKg), connector, device }, tests),
   }));
 
 export interface NextTest {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SEVERITIES } from '../finding/index.ts';
-import { JOB_KEYS } from '../gear/index.ts';
+import { JOB_KEYS, usualLoad } from '../gear/index.ts';
 import { club } from '../samples/index.ts';
 import {
   judgeTestedWays,
@@ -16,7 +16,7 @@ import {
 } from './index.ts';
 
 const cam = club.otherDevices.find((d) => d.family === 'assisted-cam')!;
-const input = { job: 'belay-top-rope', massKg: 80, connector: club.keptPear, device: cam } as const;
+const input = { load: usualLoad('belay-top-rope', 80), connector: club.keptPear, device: cam } as const;
 const way = waysOf(club.keptPear, cam)[0]!;
 const test = (result: WayTest['result'], change: Partial<WayTest> = {}): WayTest => ({
   id: 't',
@@ -29,7 +29,7 @@ const test = (result: WayTest['result'], change: Partial<WayTest> = {}): WayTest
   ...change,
 });
 const at = (tests: readonly WayTest[], job: (typeof JOB_KEYS)[number] = 'belay-top-rope') =>
-  judgeTestedWays({ ...input, job }, tests).find((w) => wayKey(w.way) === wayKey(way))!;
+  judgeTestedWays({ ...input, load: usualLoad(job, 80) }, tests).find((w) => wayKey(w.way) === wayKey(way))!;
 
 describe('own tests', () => {
   it.each<[WayTest['result'], string, string]>([
@@ -62,7 +62,7 @@ describe('own tests', () => {
     });
     fc.assert(
       fc.property(fc.array(anyTest, { maxLength: 6 }), fc.constantFrom(...JOB_KEYS), (seen, job) => {
-        const pair = { ...input, job, connector: club.pear };
+        const pair = { ...input, load: usualLoad(job, 80), connector: club.pear };
         const tests = seen.map((s, i) => test(s.result, { id: `t${i}`, way: s.way, connectorId: club.pear.id }));
         const computed = new Map(judgeWays(pair).map((w) => [wayKey(w.way), w.severity]));
         for (const w of judgeTestedWays(pair, tests))

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { finding, overall, worstFirst, type Finding } from '../finding/index.ts';
-import { choice, idSchema, instantSchema, JOB_FACTS, note } from '../gear/index.ts';
+import { choice, idSchema, instantSchema, note } from '../gear/index.ts';
 import { gateGoneSeverity } from './way-clipping.ts';
 import { wayKey, waySchema, type Way } from './way.ts';
 import type { WayInput } from './way-input.ts';
@@ -42,14 +42,14 @@ const BAD = {
  * takes nothing away.
  */
 export function withOwnTests(input: WayInput, report: WayReport, tests: readonly WayTest[]): WayReport {
-  const { connector, device, job } = input;
+  const { connector, device, load } = input;
   const own = testsOf(tests, connector.id, device.id, report.way);
   const added: Finding[] = [];
   for (const result of Object.keys(BAD) as (keyof typeof BAD)[]) {
     const times = own.filter((t) => t.result === result).length;
     if (times === 0) continue;
     const severity =
-      result === 'sleeve-entered' ? gateGoneSeverity(input, report.loadKn) : JOB_FACTS[job].tended ? 'mind' : 'stop';
+      result === 'sleeve-entered' ? gateGoneSeverity(input, report.loadKn) : load.tended ? 'mind' : 'stop';
     added.push(
       finding({
         code: 'connector.own-test-bad',

@@ -1,11 +1,11 @@
-import { finding, type Finding, type FindingNumber, type PartId, type Severity } from '../finding/index.ts';
+import { finding, type Finding, type FindingNumber, type Ref, type Severity } from '../finding/index.ts';
 import type { Connector } from '../gear/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly, STANDARD_GRAVITY_M_PER_S2 } from '../units/index.ts';
 
 export interface SeatInput {
   readonly connector: Connector;
-  readonly part: PartId;
+  readonly part: Ref;
   /** Which end the rope runs over. */
   readonly ropeEnd: 'broad' | 'narrow' | 'unknown';
   /** Diameters of the two strands that lie side by side, mm. */
@@ -23,7 +23,7 @@ const BROAD_BECAUSE =
 /** Which end of the connector the rope runs over. */
 export function endFinding(
   connector: Connector,
-  part: PartId,
+  part: Ref,
   ropeEnd: SeatInput['ropeEnd'],
   because = BROAD_BECAUSE,
 ): Finding {
@@ -60,7 +60,7 @@ export function endFinding(
 }
 
 /** Whether these strands have room side by side on the broad end. */
-export function roomFindings(connector: Connector, part: PartId, strandsMm: readonly [number, number]): Finding[] {
+export function roomFindings(connector: Connector, part: Ref, strandsMm: readonly [number, number]): Finding[] {
   if (connector.broadInsideWidthMm === null) return [];
   const needMm = strandsMm[0] + strandsMm[1] + threshold('connectorRoomMm');
   if (connector.broadInsideWidthMm >= needMm) return [];
@@ -92,7 +92,7 @@ const forMargin = (margin: number): Severity =>
  * Strength left along, across and with the gate open against the load of a jerky rappel. Settling across counts unless something
  * holds the connector from turning.
  */
-export function strengthFinding(connector: Connector, part: PartId, massKg: number): Finding {
+export function strengthFinding(connector: Connector, part: Ref, massKg: number): Finding {
   const loadKn = (threshold('jerkFactor') * massKg * STANDARD_GRAVITY_M_PER_S2) / 1000;
   const canCross = connector.keeper !== 'yes';
   const ways = [

@@ -1,5 +1,5 @@
 import { finding, type Finding, type FindingNumber, type Severity } from '../finding/index.ts';
-import { JOB_FACTS, traitsOf, type Connector } from '../gear/index.ts';
+import { traitsOf, type Connector } from '../gear/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly, type Interval } from '../units/index.ts';
 import { endMeasures, holeNeededMm, seatThicknessMm } from './clearance.ts';
@@ -26,8 +26,8 @@ const kn = (key: string, label: string, value: Interval): FindingNumber => ({
  * How much a gate that can be opened or levered matters: what is left is the gate-open strength at best, against the highest load of
  * the job. Never clear; *stop* where the load can reach half of what is left, or where that strength is not known and somebody can fall.
  */
-export function gateGoneSeverity({ connector, job }: WayInput, loadKn: Interval): Severity {
-  if (connector.strengthOpenKn === null) return JOB_FACTS[job].fall ? 'stop' : 'mind';
+export function gateGoneSeverity({ connector, load }: WayInput, loadKn: Interval): Severity {
+  if (connector.strengthOpenKn === null) return load.fall ? 'stop' : 'mind';
   return connector.strengthOpenKn / loadKn.high < threshold('strengthMarginMind') ? 'stop' : 'mind';
 }
 
@@ -227,7 +227,7 @@ function through(
 }
 
 /** Stock of about the width of the gap can be forced or drawn between the plates and hold the device askew. */
-function betweenPlates({ connector, device, job }: WayInput, stockMm: number | null): Finding[] {
+function betweenPlates({ connector, device, load }: WayInput, stockMm: number | null): Finding[] {
   const { gapMm } = device;
   if (gapMm === null || gapMm === 0 || stockMm === null) return [];
   const looserMm = gapMm - stockMm;
@@ -237,7 +237,7 @@ function betweenPlates({ connector, device, job }: WayInput, stockMm: number | n
     finding({
       code: 'connector.stock-wedges',
       // A device that must turn to hold does not hold when it cannot: where nobody tends it that is not left to chance.
-      severity: must && !JOB_FACTS[job].tended ? 'stop' : 'mind',
+      severity: must && !load.tended ? 'stop' : 'mind',
       subject: SUBJECT,
       says: `The stock of ${connector.name} can wedge between the plates of ${device.name}.`,
       because: `The gap is {gap}, the stock {stock}: close enough to jam${must ? ', and this device must turn to hold' : ''}.`,
@@ -302,7 +302,7 @@ function sleeve(input: WayInput, sleeveFromMm: number | null, loadKn: Interval):
 const SHAKEN: ReadonlySet<Connector['lock']> = new Set(['screw']);
 
 function gate(input: WayInput, way: Way, loadKn: Interval): Finding[] {
-  const { connector, device, job } = input;
+  const { connector, device, load } = input;
   if (connector.lock === 'none') {
     return [
       finding({
@@ -341,7 +341,7 @@ function gate(input: WayInput, way: Way, loadKn: Interval): Finding[] {
       }),
     ];
   }
-  if (!JOB_FACTS[job].tended && SHAKEN.has(connector.lock)) {
+  if (!load.tended && SHAKEN.has(connector.lock)) {
     return [
       finding({
         code: 'connector.shakes-open',

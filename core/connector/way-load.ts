@@ -1,5 +1,4 @@
 import { finding, type Finding, type FindingNumber, type Severity } from '../finding/index.ts';
-import { JOB_FACTS } from '../gear/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly, interval, type Interval } from '../units/index.ts';
 import { endMeasures, seatThicknessMm } from './clearance.ts';
@@ -83,7 +82,7 @@ function along({ connector, device }: WayInput, way: Way, loadKn: Interval): Fin
 }
 
 /** Settling across is possible, not certain: where somebody tends the device it is never worse than *mind*. */
-function across({ connector, device, job }: WayInput, loadKn: Interval): Finding[] {
+function across({ connector, device, load }: WayInput, loadKn: Interval): Finding[] {
   if (connector.keeper === 'yes') return [];
   const { strengthMinorKn: minor } = connector;
   if (minor === null) {
@@ -100,7 +99,7 @@ function across({ connector, device, job }: WayInput, loadKn: Interval): Finding
     ];
   }
   const computed = byMargin(minor / loadKn.best);
-  const severity = computed === 'stop' && JOB_FACTS[job].tended ? 'mind' : computed;
+  const severity = computed === 'stop' && load.tended ? 'mind' : computed;
   return [
     finding({
       code: 'connector.settles-across',

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SEVERITIES, type Severity } from '../finding/index.ts';
-import { JOB_KEYS, UNDECLARED_DEVICE, type Connector, type Device, type Job } from '../gear/index.ts';
+import { JOB_KEYS, UNDECLARED_DEVICE, usualLoad, type Connector, type Device, type Job } from '../gear/index.ts';
 import { club } from '../samples/index.ts';
 import {
   judgeWay,
@@ -30,7 +30,7 @@ const device: Device = {
 };
 const FREE: Way = { end: 'broad', from: 'left', gate: 'free' };
 const judge = (c: Partial<Connector>, d: Partial<Device> = {}, job: Job = 'belay-top-rope', way = FREE) =>
-  judgeWay({ job, massKg: 80, connector: { ...connector, ...c }, device: { ...device, ...d } }, way);
+  judgeWay({ load: usualLoad(job, 80), connector: { ...connector, ...c }, device: { ...device, ...d } }, way);
 const codes = (...args: Parameters<typeof judge>) => judge(...args).findings.map((f) => `${f.code} ${f.severity}`);
 
 describe('ways', () => {
@@ -222,7 +222,10 @@ describe('laws', () => {
           expect(judge(c, { ...d, [key]: null }, job).severity).not.toBe('clear');
         const at = (massKg: number) =>
           worstOf(
-            judgeWay({ job, massKg, connector: { ...connector, ...c }, device: { ...device, ...d } }, FREE).severity,
+            judgeWay(
+              { load: usualLoad(job, massKg), connector: { ...connector, ...c }, device: { ...device, ...d } },
+              FREE,
+            ).severity,
           );
         expect(at(120)).toBeLessThanOrEqual(at(60));
       }),
@@ -231,7 +234,7 @@ describe('laws', () => {
   it('the best way comes first, play falls with the stock', () => {
     fc.assert(
       fc.property(anyConnector, anyDevice, anyJob, (c, d, job) => {
-        const input = { job, massKg: 80, connector: { ...connector, ...c }, device: { ...device, ...d } };
+        const input = { load: usualLoad(job, 80), connector: { ...connector, ...c }, device: { ...device, ...d } };
         const stops = judgeWays(input).map((w) => w.findings.filter((f) => f.severity === 'stop').length);
         expect(stops).toEqual([...stops].sort((a, b) => a - b));
         const play = playMm(input.connector, input.device, 'broad');

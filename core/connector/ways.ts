@@ -31,8 +31,8 @@ export function playMm(connector: Connector, device: Device, end: Way['end']): n
 
 /** Judges one way. */
 export function judgeWay(input: WayInput, way: Way): WayReport {
-  const { connector, device, job, massKg } = input;
-  const loadKn = jobLoadKn(job, massKg, device);
+  const { connector, device } = input;
+  const loadKn = jobLoadKn(input.load, device);
   const clipping = clippingFindings(input, way, loadKn);
   const findings = worstFirst([...clipping, ...loadFindings(input, way, loadKn)]);
   return {

@@ -1,34 +1,17 @@
 import { z } from 'zod';
 import { SOURCE_IDS, type SourceId } from '../sources/index.ts';
 import { QUANTITIES, type Interval, type Quantity } from '../units/index.ts';
-import { CODE_SOURCES, FINDING_CODE_KEYS, type FindingCode } from './codes.ts';
+import { CODE_SOURCES, type FindingCode } from './codes.ts';
 
 /** From worst to best. *Not tested* outranks *No fault found*: an unknown never turns into a pass. */
 export const SEVERITIES = ['stop', 'mind', 'untested', 'clear'] as const;
 export type Severity = (typeof SEVERITIES)[number];
 
-/** The parts of a set-up that a finding can point at; the drawing marks them and the check walks them. */
-export const PART_IDS = [
-  'climber',
-  'harness',
-  'anchor',
-  'edge',
-  'rope',
-  'ropeA',
-  'ropeB',
-  'ropeEnds',
-  'joiningKnot',
-  'device',
-  'deviceConnector',
-  'extraConnector',
-  'extension',
-  'hitch',
-  'hitchConnector',
-  'legLoop',
-  'brakeHand',
-  'ground',
-] as const;
-export type PartId = (typeof PART_IDS)[number];
+/** Name of an element of a rig, unique in it: what a finding points at, what the drawing marks and the check walks. */
+export const refSchema = z
+  .string()
+  .regex(/^[a-zA-Z][\w-]{0,31}$/, 'A letter, then letters, digits, - or _, 32 at most.');
+export type Ref = z.infer<typeof refSchema>;
 
 /** One number behind a finding; `value` is in the unit that `quantity` names. */
 export interface FindingNumber {
@@ -45,7 +28,7 @@ export interface FindingNumber {
 export interface Finding {
   readonly code: FindingCode;
   readonly severity: Severity;
-  readonly subject: readonly PartId[];
+  readonly subject: readonly Ref[];
   readonly says: string;
   readonly because: string;
   readonly remedy: string;
@@ -62,11 +45,11 @@ export const findingNumberSchema = z.object({
   value: intervalSchema,
 });
 
-/** Shape of a finding in a file (a check record keeps the findings of its time). */
+/** Shape of a finding in a file. Its code is any text: a code that was retired since must not make an old record unreadable. */
 export const findingSchema = z.object({
-  code: z.enum(FINDING_CODE_KEYS),
+  code: z.string().max(80),
   severity: z.enum(SEVERITIES),
-  subject: z.array(z.enum(PART_IDS)),
+  subject: z.array(refSchema),
   says: z.string(),
   because: z.string(),
   remedy: z.string(),
@@ -88,6 +71,14 @@ export function finding(input: FindingInput): Finding {
     sources: input.sources ? [...new Set([...registered, ...input.sources])] : registered,
   };
 }
+
+/** The same findings about other elements: rules speak of `device` and `hitch`, a rig may have two of each. */
+export const about = (findings: readonly Finding[], names: Readonly<Record<string, Ref>>): Finding[] =>
+  findings.map((f) =>
+    f.subject.some((ref) => (names[ref] ?? ref) !== ref)
+      ? { ...f, subject: f.subject.map((ref) => names[ref] ?? ref) }
+      : f,
+  );
 
 const rank = (severity: Severity): number => SEVERITIES.indexOf(severity);
 

@@ -1,17 +1,19 @@
 export { FINDING_CODES, type FindingCodeEntry } from './code-register.ts';
 export type { FindingCode } from './codes.ts';
+export { DOUBTS, doubtedBy, type Doubt } from './doubts.ts';
 export {
+  about,
   finding,
   findingNumberSchema,
   findingSchema,
   overall,
-  PART_IDS,
+  refSchema,
   SEVERITIES,
   worse,
   worstFirst,
   type Finding,
   type FindingNumber,
-  type PartId,
+  type Ref,
   type Severity,
 } from './finding.ts';
 export { fillTemplate, renderFinding, type RenderedFinding, type RenderedNumber } from './render.ts';

@@ -1,8 +1,8 @@
 import { finding, type Finding } from '../finding/index.ts';
-import { diameterOf, JOB_FACTS, JOBS, traitsOf, type FamilyTraits, type Job } from '../gear/index.ts';
+import { diameterOf, JOBS, traitsOf, type FamilyTraits } from '../gear/index.ts';
 import { constant, threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
-import { handOffIn } from './mode.ts';
+import { handOffIn, inGuideMode } from './mode.ts';
 import type { RopeInDeviceInput } from './rope-in-device-input.ts';
 
 /** Everything that follows from the traits of a family, whatever the model declares. Rules ask for traits, never for a family. */
@@ -13,7 +13,7 @@ export function familyRules(input: RopeInDeviceInput): Finding[] {
     ...strandsAndPersons(input, traits),
     ...where(input),
     ...downOnly(input, traits),
-    ...guideMode(input, traits),
+    ...guideMode(input),
     ...turningCam(input, traits),
     ...tuning(input, traits),
     ...groove(input, traits),
@@ -26,7 +26,8 @@ const diameterNumber = (input: RopeInDeviceInput) =>
 const limitNumber = (label: string, mm: number) =>
   ({ key: 'limit', label, quantity: 'diameterMm', value: exactly(mm) }) as const;
 
-function forThisJob({ device, job }: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
+function forThisJob({ device, load }: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
+  const job = load.use;
   const what = `${device.name} (${traits.label.toLowerCase()})`;
   if (traits.made.includes(job)) {
     if (!traits.aidOnly) return [];
@@ -66,8 +67,7 @@ function forThisJob({ device, job }: RopeInDeviceInput, traits: FamilyTraits): F
   ];
 }
 
-function strandsAndPersons({ device, job }: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
-  const facts = JOB_FACTS[job];
+function strandsAndPersons({ device, load: facts }: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
   const findings: Finding[] = [];
   if (facts.strands === 'two' && traits.strands === 'one') {
     findings.push(
@@ -109,15 +109,9 @@ function strandsAndPersons({ device, job }: RopeInDeviceInput, traits: FamilyTra
   return findings;
 }
 
-/** Where the device hangs in each job: on the harness of whoever works it, or on the anchor. */
-const HANGS_ON: Readonly<Partial<Record<Job, 'harness' | 'anchor'>>> = {
-  'belay-second': 'anchor',
-  'belay-seconds': 'anchor',
-  lower: 'anchor',
-};
-
-function where({ device, job }: RopeInDeviceInput): Finding[] {
-  const on = HANGS_ON[job] ?? 'harness';
+/** The device hangs on the harness of whoever works it, or on the anchor; a maker may allow only one. */
+function where({ device, load }: RopeInDeviceInput): Finding[] {
+  const on = load.hangsOn;
   if (device.attachTo === 'unknown' || device.attachTo === 'both' || device.attachTo === on) return [];
   return [
     finding({
@@ -125,15 +119,16 @@ function where({ device, job }: RopeInDeviceInput): Finding[] {
       severity: 'stop',
       subject: ['device'],
       says: `${device.name} may be attached to the ${device.attachTo} only.`,
-      because: `For this job it hangs on the ${on}.`,
+      because: `Here it hangs on the ${on}.`,
       remedy: `Take a device that may hang on the ${on}.`,
       sources: ['maker-declaration'],
     }),
   ];
 }
 
-function downOnly({ device, job }: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
-  if (!JOB_FACTS[job].climbs || traits.aidOnly || handOffIn(device, job) !== 'runs') return [];
+function downOnly({ device, load }: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
+  const job = load.use;
+  if (!load.climbs || traits.aidOnly || handOffIn(device, job) !== 'runs') return [];
   if (!traits.made.includes(job) && !traits.declaredOnly.includes(job)) return [];
   return [
     finding({
@@ -147,11 +142,10 @@ function downOnly({ device, job }: RopeInDeviceInput, traits: FamilyTraits): Fin
   ];
 }
 
-function guideMode(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
-  const { device, rope, job, part } = input;
+function guideMode(input: RopeInDeviceInput): Finding[] {
+  const { device, rope, part } = input;
   const limitMm = threshold('guideModeThinMm');
-  const usesIt = job === 'belay-second' || job === 'belay-seconds' || job === 'ascend';
-  if (!traits.guideMode || !usesIt || diameterOf(rope).diameterMm.low >= limitMm) return [];
+  if (!inGuideMode(device, input.load.use) || diameterOf(rope).diameterMm.low >= limitMm) return [];
   return [
     finding({
       code: 'fit.guide-mode-thin',
@@ -167,7 +161,8 @@ function guideMode(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
 
 function turningCam(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
   if (!traits.turningCam) return [];
-  const { device, rope, job, part } = input;
+  const { device, rope, part } = input;
+  const job = input.load.use;
   const limitMm = threshold('camThinMm');
   const reasons = [
     diameterOf(rope).diameterMm.low < limitMm ? 'the rope is thin ({diameter~})' : '',
@@ -274,8 +269,8 @@ function groove(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
   ];
 }
 
-function teeth({ device, rope, job, part }: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
-  if (!traits.teeth || !JOB_FACTS[job].fall) return [];
+function teeth({ device, rope, load, part }: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
+  if (!traits.teeth || !load.fall) return [];
   return [
     finding({
       code: 'fit.teeth',

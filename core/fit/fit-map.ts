@@ -1,5 +1,5 @@
 import { worstFirst, type Finding, type Severity } from '../finding/index.ts';
-import { diameterOf, JOB_FACTS, type Device, type Job, type Rope } from '../gear/index.ts';
+import { diameterOf, usualUse, type Device, type Job, type Rope } from '../gear/index.ts';
 import { ropeInDevice } from './rope-in-device.ts';
 
 /** How one rope fits one device for one job, in short. */
@@ -17,8 +17,9 @@ export interface FitCell {
 
 /** The fit of one pair for a job. */
 export function fitCell(job: Job, rope: Rope, device: Device): FitCell {
-  const { strands } = JOB_FACTS[job];
-  const findings = worstFirst(ropeInDevice({ job, strands, rope, part: 'ropeA', device }));
+  const load = usualUse(job);
+  const { strands } = load;
+  const findings = worstFirst(ropeInDevice({ load, rope, part: 'ropeA', device }));
   const diameter = diameterOf(rope).diameterMm.best;
   const margins = device.declarations
     .filter((d) => d.job === job && d.strands === strands && d.constructions.includes(rope.construction))

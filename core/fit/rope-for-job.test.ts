@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   FAMILY_KEYS,
-  JOB_FACTS,
   JOB_KEYS,
   ROPE_CONSTRUCTIONS,
+  usualUse,
   type Family,
   type Job,
   type RopeConstruction,
@@ -14,8 +14,7 @@ import { ropeInDevice } from './index.ts';
 
 const judged = (job: Job, construction: RopeConstruction, family = club.groovedTube.family) =>
   ropeInDevice({
-    job,
-    strands: JOB_FACTS[job].strands,
+    load: usualUse(job),
     rope: { ...club.longRope, construction },
     part: 'ropeA',
     device: { ...club.groovedTube, family },
@@ -43,8 +42,7 @@ describe('kind of rope for the job', () => {
   it('a rope of unknown kind is no pass, also where no maker declares anything', () => {
     const codes = (family: Family) =>
       ropeInDevice({
-        job: 'belay-leader',
-        strands: 'one',
+        load: usualUse('belay-leader'),
         rope: { ...club.longRope, construction: 'other' },
         part: 'ropeA',
         device: { ...club.groovedTube, family },

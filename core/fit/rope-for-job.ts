@@ -34,7 +34,8 @@ const WHY: Readonly<Partial<Record<RopeConstruction, string>>> = {
 };
 
 /** Is this kind of rope, on this many strands, one to do the job with? Empty when nothing speaks against it. */
-export function ropeForJob({ job, rope, part }: RopeInDeviceInput): Finding[] {
+export function ropeForJob({ load, rope, part }: RopeInDeviceInput): Finding[] {
+  const job = load.use;
   const unsuited = UNSUITED[job];
   if (unsuited && rope.construction === 'other') {
     return [

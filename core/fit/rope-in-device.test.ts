@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SEVERITIES } from '../finding/index.ts';
-import type { Rope } from '../gear/index.ts';
+import { usualUse, type Rope } from '../gear/index.ts';
 import { club } from '../samples/index.ts';
 import { ropeInDevice, type RopeInDeviceInput } from './index.ts';
 
 const fit = (rope: Partial<Rope>, device: RopeInDeviceInput['device'] = club.groovedTube) =>
-  ropeInDevice({ job: 'rappel-double', strands: 'two', rope: { ...club.longRope, ...rope }, part: 'ropeA', device });
+  ropeInDevice({ load: usualUse('rappel-double'), rope: { ...club.longRope, ...rope }, part: 'ropeA', device });
 const first = (rope: Partial<Rope>) => `${fit(rope)[0]!.code} ${fit(rope)[0]!.severity}`;
 const label = (nominalDiameterMm: number) => ({ nominalDiameterMm, measuredDiameterMm: null });
 

@@ -27,7 +27,8 @@ const tied = ({ device, part }: RopeInDeviceInput): Finding =>
   });
 
 function byDeclaration(input: RopeInDeviceInput): Finding {
-  const { device, rope, job, strands, part } = input;
+  const { device, rope, part } = input;
+  const { use: job, strands } = input.load;
   const subject = ['device', part] as const;
   const forJob = device.declarations.filter((d) => d.job === job && d.strands === strands);
   if (forJob.length === 0) {

@@ -48,5 +48,6 @@ export {
   type FamilyTraits,
 } from './families.ts';
 export { JOB_FACTS, JOB_KEYS, JOBS, type Job, type JobFacts } from './jobs.ts';
+export { usualLoad, usualUse, type LoadCase, type UseCase } from './load-case.ts';
 export { diameterOf, linearDensityKgPerM, ropeLengthM, type DiameterReading } from './measured.ts';
 export { personSchema, type Person } from './person.ts';

@@ -1,10 +1,10 @@
-import type { PartId, Severity } from '../finding/index.ts';
+import type { Ref, Severity } from '../finding/index.ts';
 
 /** One thing that lets go or stops working. */
 export interface Fault {
   readonly id: string;
   /** Where the drawing shows it. */
-  readonly part: PartId;
+  readonly part: Ref;
   /** As a clause: "the device connector opens". */
   readonly says: string;
   /** False for what only follows from other faults. */

@@ -1,4 +1,4 @@
-import type { Finding, FindingCode, PartId, Severity } from '../finding/index.ts';
+import type { Finding, FindingCode, Ref, Severity } from '../finding/index.ts';
 import type { Setup } from '../rig/index.ts';
 import { FAULTS, type FaultId } from './parts.ts';
 import type { CommonCause, Consequence, Fault, HoldModel, NoStop, Stop } from './model.ts';
@@ -30,7 +30,7 @@ export function endOfRope({ rig }: Setup): { faults: FaultId[]; consequence: Con
   };
 }
 
-const at = (finding: Finding, part: PartId) => finding.subject.includes(part);
+const at = (finding: Finding, part: Ref) => finding.subject.includes(part);
 const worst = (findings: readonly Finding[]): Finding | undefined =>
   (['stop', 'mind', 'untested'] as const satisfies readonly Severity[])
     .map((severity) => findings.find((f) => f.severity === severity))

@@ -1,16 +1,16 @@
-import type { PartId } from '../finding/index.ts';
+import type { Ref } from '../finding/index.ts';
 import type { Setup } from './setup.ts';
 
 /** One part of the rig as it stands in this set-up. */
 export interface RigNode {
-  readonly part: PartId;
+  readonly part: Ref;
   readonly name: string;
 }
 
 /** How one part is made fast to another. `carries`: body weight hangs on it all the way; a backup carries only when needed. */
 export interface RigEdge {
-  readonly from: PartId;
-  readonly to: PartId;
+  readonly from: Ref;
+  readonly to: Ref;
   readonly how: string;
   readonly carries: boolean;
 }
@@ -27,7 +27,7 @@ export interface RigGraph {
 export function rigGraph({ gear, rig, people, situation }: Setup): RigGraph {
   const joined = rig.ropeUse === 'joined';
   const nodes: RigNode[] = [];
-  const node = (part: PartId, name: string | undefined) => {
+  const node = (part: Ref, name: string | undefined) => {
     if (name !== undefined) nodes.push({ part, name });
   };
   node('climber', people.climber?.name);
@@ -47,7 +47,7 @@ export function rigGraph({ gear, rig, people, situation }: Setup): RigGraph {
   node('anchor', situation.anchorRope === 'textile' ? 'Textile sling' : 'Rings or links');
   node('ropeEnds', 'Rope ends');
 
-  const hitchPoint: PartId = rig.hitchAt === 'leg-loop' ? 'legLoop' : 'harness';
+  const hitchPoint: Ref = rig.hitchAt === 'leg-loop' ? 'legLoop' : 'harness';
   const all: RigEdge[] = [
     { from: 'climber', to: 'harness', how: 'worn, buckled', carries: true },
     {

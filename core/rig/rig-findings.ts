@@ -1,9 +1,9 @@
-import { finding, type Finding, type PartId } from '../finding/index.ts';
+import { finding, type Finding, type Ref } from '../finding/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
 import { descentM, GEAR_ROLES, type GearRole, type Setup } from './setup.ts';
 
-const PART_OF_ROLE: Readonly<Record<GearRole, PartId>> = {
+const PART_OF_ROLE: Readonly<Record<GearRole, Ref>> = {
   harness: 'harness',
   ropeA: 'ropeA',
   ropeB: 'ropeB',

@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import type { PartId } from '@core/finding';
+import type { Ref } from '@core/finding';
 import type { BrakePoint } from '@core/friction';
 import type { Setup } from '@core/rig';
 import { interval, printInterval, printQuantity, type Interval } from '@core/units';
@@ -62,7 +62,7 @@ export function SiteDrawing({ setup, assessment, chosen, onChoose }: DrawingProp
   const short = margin !== null && margin.best < 0;
   const shorterM = strands ? Math.min(...strands) : null;
 
-  const parts: Partial<Record<PartId, Vec>> = {
+  const parts: Partial<Record<Ref, Vec>> = {
     anchor: vec(ROPE_X, TOP - 12),
     edge: vec(ROPE_X - 3, TOP + 22),
     joiningKnot: vec(ROPE_X + 6, TOP + 10),
@@ -72,7 +72,7 @@ export function SiteDrawing({ setup, assessment, chosen, onChoose }: DrawingProp
     ropeEnds: vec(ROPE_X + 5, shorterM === null ? stanceY : clampY(Math.min(shorterM, descent + 0.2))),
     ground: vec(ROPE_X - 34, stanceY),
   };
-  const marks = marksFor(findings, new Set(Object.keys(parts) as PartId[]), chosen);
+  const marks = marksFor(findings, new Set(Object.keys(parts) as Ref[]), chosen);
 
   const moveTo = (event: PointerEvent<SVGElement>) => {
     const box = svg.current!.getBoundingClientRect();

@@ -1,5 +1,5 @@
 import type { Figures } from '@core/assess';
-import type { PartId } from '@core/finding';
+import type { Ref } from '@core/finding';
 import type { Setup } from '@core/rig';
 import { add, length, mul, sub, unit, vec, type Vec } from './vector';
 
@@ -26,7 +26,7 @@ export interface HandsLayout {
   /** Share by which the hitch would lie inside the device, 0 when it is clear. */
   readonly overlapMm: number;
   readonly guessed: { readonly extension: boolean; readonly hitch: boolean; readonly body: boolean };
-  readonly parts: Readonly<Partial<Record<PartId, Vec>>>;
+  readonly parts: Readonly<Partial<Record<Ref, Vec>>>;
 }
 
 const LIP_BELOW_BAR_MM = 10;

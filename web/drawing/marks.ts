@@ -1,9 +1,9 @@
-import type { Finding, PartId, Severity } from '@core/finding';
+import type { Finding, Ref, Severity } from '@core/finding';
 import { worse } from '@core/finding';
 
 /** The sign of one or more findings at one part of a drawing. */
 export interface Mark {
-  readonly part: PartId;
+  readonly part: Ref;
   readonly severity: Severity;
   /** Index of the finding that a click chooses. */
   readonly index: number;
@@ -15,8 +15,8 @@ export interface Mark {
  * One mark per part: findings that are not clear, and the chosen one whatever it is. Each finding is marked at the first of its parts that
  * this drawing shows.
  */
-export function marksFor(findings: readonly Finding[], parts: ReadonlySet<PartId>, chosen: number | null): Mark[] {
-  const marks = new Map<PartId, Mark>();
+export function marksFor(findings: readonly Finding[], parts: ReadonlySet<Ref>, chosen: number | null): Mark[] {
+  const marks = new Map<Ref, Mark>();
   findings.forEach((finding, index) => {
     const isChosen = index === chosen;
     if (finding.severity === 'clear' && !isChosen) return;

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { judgeTestedWays, wayKey } from '@core/connector';
-import { JOBS, type Connector, type Device, type Job } from '@core/gear';
+import { JOBS, usualLoad, type Connector, type Device, type Job } from '@core/gear';
 import { printQuantity } from '@core/units';
 import { usePreferences } from '../../app/preferences';
 import { LazyClipDrawing } from '../../drawing/lazy-clip';
@@ -26,7 +26,7 @@ export function Pair({ job, massKg, brakeHand, connector, device, way, onWay, ot
   const { wayTests } = useWorkspace();
   const [finding, setFinding] = useState<number | null>(null);
   const reports = useMemo(
-    () => judgeTestedWays({ job, massKg, connector, device }, wayTests),
+    () => judgeTestedWays({ load: usualLoad(job, massKg), connector, device }, wayTests),
     [job, massKg, connector, device, wayTests],
   );
   const shown = reports.find((r) => wayKey(r.way) === way) ?? reports[0]!;

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { club, demoTests } from '@core/samples';
+import { usualLoad } from '@core/gear';
 import { judgeTestedWays, type WayTest } from '@core/connector';
 import { readTestsCsv, waysCsv } from './tests-csv';
 
@@ -14,7 +15,7 @@ describe('own tests as CSV', () => {
   it('go out with the whole map and come back', () => {
     const lines = connectors.flatMap((connector) =>
       devices.flatMap((device) =>
-        judgeTestedWays({ job: 'ascend', massKg: 80, connector, device }, demoTests).map((w) => ({
+        judgeTestedWays({ load: usualLoad('ascend', 80), connector, device }, demoTests).map((w) => ({
           ...w,
           connectorId: connector.id,
           deviceId: device.id,

@@ -6,7 +6,7 @@ import { judgeTestedWays, wayKey, wayName } from '@core/connector';
 import { writeChoice } from '@core/files';
 import { modesOf } from '@core/fit';
 import { HITCHES } from '@core/friction';
-import { JOBS, type Job } from '@core/gear';
+import { JOBS, usualLoad, type Job } from '@core/gear';
 import type { Choice } from '@core/rig';
 import { printQuantity } from '@core/units';
 import { NotFound } from '../../app/NotFound';
@@ -134,7 +134,7 @@ function OtherWays({ choice, job }: { choice: Choice; job: Job }) {
   const { question, gear, way, tests } = choice;
   if (!gear.connector || !gear.device || !way || !question.climber) return null;
   const reports = judgeTestedWays(
-    { job, massKg: question.climber.massKg, connector: gear.connector, device: gear.device },
+    { load: usualLoad(job, question.climber.massKg), connector: gear.connector, device: gear.device },
     tests,
   );
   const rank = reports.findIndex((r) => wayKey(r.way) === wayKey(way));
