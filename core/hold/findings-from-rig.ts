@@ -1,0 +1,116 @@
+import { doubtedBy, DOUBTS, finding, type Finding } from '../finding/index.ts';
+import type { Context } from '../parts/index.ts';
+import { deviceOf, type RigPerson } from '../rig/index.ts';
+import { singlePoints } from './cut-sets.ts';
+import { hanging, holdsFromRig } from './from-rig.ts';
+import { FAULT_KINDS } from './kinds.ts';
+import type { Fault, HoldModel } from './model.ts';
+
+/** One thing after which nothing holds, and whether practice accepts that it is alone. */
+export interface SinglePoint {
+  readonly fault: Fault;
+  readonly accepted: boolean;
+  /** What to look at; '' where it is not accepted. */
+  readonly inspect: string;
+}
+
+const doubtsAbout = (fault: Fault, findings: readonly Finding[]): Finding[] =>
+  findings.filter((f) => DOUBTS[f.code] !== 'reach' && doubtedBy(f) === fault.part);
+
+/**
+ * Single points of a rig. Practice accepts that a person hangs on one belay loop, one rope, one locked connector and the like, as long as
+ * nothing was found against the part itself (`practice-single-points`); the brake hand alone is never accepted, nor a device that nobody tends.
+ */
+export function singlePointsOf(ctx: Context, model: HoldModel, findings: readonly Finding[]): SinglePoint[] {
+  const byId = new Map(model.faults.map((f) => [f.id, f]));
+  return singlePoints(model).map((id) => {
+    const fault = byId.get(id)!;
+    const { inspect } = FAULT_KINDS[fault.kind];
+    const accepted = inspect !== '' && !untended(ctx, fault) && doubtsAbout(fault, findings).length === 0;
+    return { fault, accepted, inspect: accepted ? inspect : '' };
+  });
+}
+
+/** A device that moves along with the person, with no hand on it: one of them is not enough (common practice). */
+function untended(ctx: Context, fault: Fault): boolean {
+  if (fault.kind !== 'device') return false;
+  const a = ctx.index.ownerOf(fault.part);
+  return a !== undefined && deviceOf(a) !== null && !ctx.use(a).tended;
+}
+
+/** What the assessment says about what still holds, for everybody who hangs; nothing while a part is not chosen. */
+export function holdFindings(ctx: Context, findings: readonly Finding[]): Finding[] {
+  if (findings.some((f) => f.code === 'rig.part-missing')) return [];
+  return hanging(ctx).flatMap((person, _, all) => {
+    const model = holdsFromRig(ctx, person, findings);
+    if (model.holds.length === 0) return [nothing(model, person, all.length > 1)];
+    const singles = singlePointsOf(ctx, model, findings);
+    return [...handAlone(model, singles, findings), ...inDoubt(singles, findings), ...acceptable(singles)];
+  });
+}
+
+const nothing = (model: HoldModel, person: RigPerson, named: boolean): Finding =>
+  finding({
+    code: 'hold.nothing',
+    severity: model.noHolds.some((s) => s.severity === 'stop') ? 'stop' : 'untested',
+    subject: [person.id],
+    says: `Nothing that is rigged is known to hold ${named ? (person.item?.name ?? `the ${person.role}`) : 'you'}.`,
+    because:
+      model.noHolds.map(({ label, because }) => `${label}: ${because}`).join(' ') ||
+      'No attachment leads from the harness to an anchor.',
+    remedy: 'Put right what is named here first.',
+  });
+
+function handAlone(model: HoldModel, singles: readonly SinglePoint[], findings: readonly Finding[]): Finding[] {
+  const hand = singles.find((s) => s.fault.kind === 'hand')?.fault;
+  if (!hand) return [];
+  // Where a Stop at the hitch is the reason it is said there, with what to do.
+  const backup = model.noHolds.find((s) => s.backup);
+  const reaches = findings.some((f) => DOUBTS[f.code] === 'reach' && f.severity !== 'clear');
+  if (backup?.severity === 'stop' || reaches) return [];
+  return [
+    finding({
+      code: 'hold.hand-alone',
+      severity: backup?.severity === 'untested' ? 'untested' : 'mind',
+      subject: [hand.part],
+      says: 'Only the brake hand is known to hold you.',
+      because: backup ? `${backup.label} does not count: ${backup.because}` : 'Nothing catches when it lets go.',
+      remedy: 'Rig a backup that holds without a hand, or be belayed.',
+    }),
+  ];
+}
+
+/** Single points about which something is open; what is a Stop already is said there. */
+function inDoubt(singles: readonly SinglePoint[], findings: readonly Finding[]): Finding[] {
+  const open = singles
+    .filter(({ fault, accepted }) => !accepted && fault.kind !== 'hand')
+    .map(({ fault }) => ({ fault, doubts: doubtsAbout(fault, findings) }))
+    .filter(({ doubts }) => doubts.every((f) => f.severity !== 'stop'));
+  if (open.length === 0) return [];
+  const mind = open.some(({ doubts }) => doubts.length === 0 || doubts.some((f) => f.severity === 'mind'));
+  return [
+    finding({
+      code: 'hold.single-point',
+      severity: mind ? 'mind' : 'untested',
+      subject: open.map(({ fault }) => fault.part),
+      says: `Nothing holds when ${open.map(({ fault }) => fault.says).join(', or when ')}.`,
+      because: 'Each is the only one of its kind, and something is open about it.',
+      remedy: 'Settle what is found about it, or back it up.',
+    }),
+  ];
+}
+
+function acceptable(singles: readonly SinglePoint[]): Finding[] {
+  const accepted = singles.filter((s) => s.accepted);
+  if (accepted.length === 0) return [];
+  return [
+    finding({
+      code: 'hold.single-accepted',
+      severity: 'clear',
+      subject: accepted.map(({ fault }) => fault.part),
+      says: 'What hangs on one thing alone is what practice accepts.',
+      because: `${accepted.map(({ fault, inspect }) => `${FAULT_KINDS[fault.kind].plain}: ${inspect}`).join('. ')}.`,
+      remedy: 'Look at each before you trust it.',
+    }),
+  ];
+}
