@@ -11,7 +11,7 @@ test('the hold table says what holds when something lets go, and replays it on t
   const model = rappelHolds(rappelDouble, assess(rappelDouble).findings);
   await expect(table.getByRole('columnheader')).toHaveText([
     'When …',
-    ...model.holds.map((s) => (s.hand ? `${s.label}needs a hand` : s.label)),
+    ...model.stops.map((s) => (s.hand ? `${s.label}needs a hand` : s.label)),
     'Then',
   ]);
   const hand = page.locator('[data-row="hand"]');

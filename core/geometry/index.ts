@@ -1,4 +1,3 @@
-export { lineLengthFindings, type LineLengthInput } from './line-length.ts';
 export { ropeLengthFinding, type RopeLengthInput } from './rope-length.ts';
 export { armReach } from './arm-reach.ts';
 export { extensionMm, type ExtensionInput } from './extension.ts';

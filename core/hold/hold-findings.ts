@@ -52,7 +52,7 @@ export function singlePointsOf(model: HoldModel, findings: readonly Finding[]): 
 export function holdFindings(setup: Setup, findings: readonly Finding[]): Finding[] {
   if (findings.some((f) => f.code === 'rig.part-missing')) return [];
   const model = rappelHolds(setup, findings);
-  if (model.holds.length === 0) return [nothing(model)];
+  if (model.stops.length === 0) return [nothing(model)];
   const singles = singlePointsOf(model, findings);
   return [...handAlone(model, singles, findings), ...inDoubt(singles, findings), ...acceptable(singles)];
 }
@@ -60,17 +60,17 @@ export function holdFindings(setup: Setup, findings: readonly Finding[]): Findin
 const nothing = (model: HoldModel): Finding =>
   finding({
     code: 'hold.nothing',
-    severity: model.noHolds.some((s) => s.severity === 'stop') ? 'stop' : 'untested',
+    severity: model.noStops.some((s) => s.severity === 'stop') ? 'stop' : 'untested',
     subject: ['climber'],
     says: 'Nothing that is rigged is known to hold you.',
-    because: model.noHolds.map(({ label, because }) => `${label}: ${because}`).join(' '),
+    because: model.noStops.map(({ label, because }) => `${label}: ${because}`).join(' '),
     remedy: 'Put right what is named here first.',
   });
 
 function handAlone(model: HoldModel, singles: readonly SinglePoint[], findings: readonly Finding[]): Finding[] {
   if (!singles.some((s) => s.fault === 'hand')) return [];
   // Where a Stop at the hitch is the reason it is said there, with what to do.
-  const hitch = model.noHolds.find((s) => s.id === 'hitch');
+  const hitch = model.noStops.find((s) => s.id === 'hitch');
   if (hitch?.severity === 'stop' || findings.some((f) => f.code === 'geometry.hitch-reaches-device')) return [];
   return [
     finding({

@@ -1,11 +1,8 @@
 export { CAUSES } from './causes.ts';
-export { closure, held, standing } from './closure.ts';
+export { closure, holds, standing } from './closure.ts';
 export { minimalCutSets, MOST_AT_ONCE, singlePoints, type CutSet } from './cut-sets.ts';
 export { holdFindings, singlePointsOf, type SinglePoint } from './hold-findings.ts';
-export type { CommonCause, Consequence, Fault, HoldModel, NoHold, Hold } from './model.ts';
+export type { CommonCause, Consequence, Fault, HoldModel, NoStop, Stop } from './model.ts';
 export { FAULTS, INSPECT, type FaultId } from './parts.ts';
 export { rappelHolds } from './rappel.ts';
 export { schools, SCHOOL_ROWS, standingIn, type SchoolOfHolding } from './schools.ts';
-export { hanging, holdsFromRig } from './from-rig.ts';
-export { holdFindings as holdRigFindings, singlePointsOf as singlePointsInRig } from './findings-from-rig.ts';
-export { FAULT_KINDS, type FaultKind } from './kinds.ts';

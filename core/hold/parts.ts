@@ -1,7 +1,7 @@
 import type { Ref } from '../finding/index.ts';
 import type { Fault } from './model.ts';
 
-const fault = (id: string, part: Ref, says: string, basic = true): Fault => ({ id, kind: 'anchor', part, says, basic });
+const fault = (id: string, part: Ref, says: string, basic = true): Fault => ({ id, part, says, basic });
 
 /** What can let go on a rappel, whatever backs it up (`practice-hook-up` and the other common practice named beside the findings). */
 export const FAULTS = {

@@ -6,7 +6,7 @@ import { club, rappelDouble, rappelDoubleFaulty } from '../samples/index.ts';
 import {
   closure,
   holdFindings,
-  held,
+  holds,
   minimalCutSets,
   rappelHolds,
   SCHOOL_ROWS,
@@ -17,7 +17,7 @@ import {
 } from './index.ts';
 
 const modelOf = (setup: Setup) => rappelHolds(setup, assess(setup).findings);
-const stopsOf = (setup: Setup) => modelOf(setup).holds.map((s) => s.id);
+const stopsOf = (setup: Setup) => modelOf(setup).stops.map((s) => s.id);
 const rigged = (rig: Partial<Setup['rig']>, more: Partial<Setup> = {}): Setup => ({
   ...rappelDouble,
   ...more,
@@ -34,8 +34,8 @@ describe('what still holds on the good set-up', () => {
     expect(stopsOf(rappelDouble)).toEqual(['hand', 'hitch']);
     expect(standing(model, ['hand']).map((s) => s.id)).toEqual(['hitch']);
     expect(standing(model, ['hitch']).map((s) => s.id)).toEqual(['hand']);
-    expect(held(model, ['hand', 'hitch'])).toBe(false);
-    expect(held(model, ['hand', 'hitchHeld'])).toBe(false);
+    expect(holds(model, ['hand', 'hitch'])).toBe(false);
+    expect(holds(model, ['hand', 'hitchHeld'])).toBe(false);
   });
   it('its single points are those that practice accepts, each with what to look at', () => {
     const singles = singlePointsOf(model, assess(rappelDouble).findings);
@@ -52,7 +52,7 @@ describe('what still holds on the good set-up', () => {
     expect(holdCodes(rappelDouble)).toEqual(['hold.single-accepted clear']);
   });
   it('going past an end takes a missing knot as well', () => {
-    expect(held(model, ['pastEnd'])).toBe(true);
+    expect(holds(model, ['pastEnd'])).toBe(true);
     expect(minimalCutSets(model, 2)).toContainEqual(['endKnot', 'pastEnd']);
   });
 });
@@ -60,18 +60,18 @@ describe('what still holds on the good set-up', () => {
 describe('conditions come from what was computed', () => {
   it('a hitch that reaches the device is released by it: the hand is alone', () => {
     const model = modelOf(rappelDoubleFaulty);
-    expect(model.holds.map((s) => s.id)).toContain('hitch');
+    expect(model.stops.map((s) => s.id)).toContain('hitch');
     expect([...closure(model, ['hand'])]).toContain('hitchReleased');
-    expect(held(model, ['hand'])).toBe(false);
+    expect(holds(model, ['hand'])).toBe(false);
   });
   it('the same set-up with the short cord holds again: the length decides, not a tick', () => {
     const cured = { ...rappelDoubleFaulty, gear: { ...rappelDoubleFaulty.gear, hitchCord: club.shortCord } };
-    expect(held(modelOf(cured), ['hand'])).toBe(true);
+    expect(holds(modelOf(cured), ['hand'])).toBe(true);
   });
-  it('a hitch that slips or may slip is no hold', () => {
+  it('a hitch that slips or may slip is no Stop', () => {
     const one = rigged({ hitchWraps: 1 });
     expect(stopsOf(one)).toEqual(['hand']);
-    expect(modelOf(one).noHolds[0]).toMatchObject({ id: 'hitch' });
+    expect(modelOf(one).noStops[0]).toMatchObject({ id: 'hitch' });
   });
   it('a leg loop whose buckle takes no load is no attachment; one of which it is not known neither', () => {
     for (const [legBuckleTakesLoad, severity] of [
@@ -80,7 +80,7 @@ describe('conditions come from what was computed', () => {
     ] as const) {
       const harness = { ...club.surveyHarness, legBuckleTakesLoad };
       const setup = { ...rappelDouble, gear: { ...rappelDouble.gear, harness } };
-      expect(modelOf(setup).noHolds).toMatchObject([{ id: 'hitch', severity }]);
+      expect(modelOf(setup).noStops).toMatchObject([{ id: 'hitch', severity }]);
     }
   });
   it('an unknown gate at the hitch is not counted, and said as not known', () => {
@@ -91,12 +91,12 @@ describe('conditions come from what was computed', () => {
   it('a hitch that may slip leaves the hand alone; for one that slips the Stop at the hitch says it', () => {
     const icy = { ...rappelDouble.situation, weather: 'icy' as const };
     const may = rigged({ hitchWraps: 4 }, { situation: icy });
-    expect(modelOf(may).noHolds).toMatchObject([{ id: 'hitch', severity: 'mind' }]);
+    expect(modelOf(may).noStops).toMatchObject([{ id: 'hitch', severity: 'mind' }]);
     expect(holdCodes(may)).toContain('hold.hand-alone mind');
     const slips = rigged({ hitchWraps: 3 }, { situation: icy });
-    expect(modelOf(slips).noHolds).toMatchObject([{ id: 'hitch', severity: 'stop' }]);
+    expect(modelOf(slips).noStops).toMatchObject([{ id: 'hitch', severity: 'stop' }]);
     expect(holdCodes(slips).join()).not.toContain('hand-alone');
-    expect(held(modelOf(slips), ['hand'])).toBe(false);
+    expect(holds(modelOf(slips), ['hand'])).toBe(false);
   });
   it('open ends make going past them a single point, said where the open end is said', () => {
     const open = rigged({ ends: 'open' });
@@ -127,19 +127,19 @@ describe('conditions come from what was computed', () => {
   it('common causes: the same hand, the same loop, one distracted person', () => {
     const causes = (setup: Setup) => Object.fromEntries(modelOf(setup).causes.map((c) => [c.id, c.brings]));
     const good = causes(rappelDouble);
-    expect(held(modelOf(rappelDouble), good['same-hand']!)).toBe(false);
+    expect(holds(modelOf(rappelDouble), good['same-hand']!)).toBe(false);
     // Distracted, one still has the hitch, and the knot in the end.
-    expect(held(modelOf(rappelDouble), good.distracted!)).toBe(true);
-    expect(held(modelOf(rigged({ ends: 'open' })), good.distracted!)).toBe(false);
+    expect(holds(modelOf(rappelDouble), good.distracted!)).toBe(true);
+    expect(holds(modelOf(rigged({ ends: 'open' })), good.distracted!)).toBe(false);
     expect(good).not.toHaveProperty('same-harness');
     const loop = rigged({ hitchAt: 'belay-loop' });
-    expect(held(modelOf(loop), causes(loop)['same-harness']!)).toBe(false);
+    expect(holds(modelOf(loop), causes(loop)['same-harness']!)).toBe(false);
   });
   it('one connector for device and hitch is a common cause', () => {
     const pear = rappelDouble.gear.deviceConnector!;
     const setup = { ...rappelDouble, gear: { ...rappelDouble.gear, hitchConnector: pear } };
     const cause = modelOf(setup).causes.find((c) => c.id === 'same-connector')!;
-    expect(held(modelOf(setup), cause.brings)).toBe(false);
+    expect(holds(modelOf(setup), cause.brings)).toBe(false);
   });
 });
 
@@ -183,10 +183,10 @@ it('worse findings never make more hold', () =>
       (rig) => {
         const setup = rigged(rig);
         const model = modelOf(setup);
-        for (const stop of model.holds) expect(['hand', 'hitch']).toContain(stop.id);
+        for (const stop of model.stops) expect(['hand', 'hitch']).toContain(stop.id);
         const good = new Set(minimalCutSets(modelOf(rappelDouble), 1).map((s) => s.join()));
         const now = new Set(minimalCutSets(model, 1).map((s) => s.join()));
-        if (model.holds.length > 0) for (const cut of good) expect([...now]).toContain(cut);
+        if (model.stops.length > 0) for (const cut of good) expect([...now]).toContain(cut);
         expect(holdFindings(setup, assess(setup).findings).every((f) => f.code.startsWith('hold.'))).toBe(true);
       },
     ),

@@ -1,7 +1,7 @@
 import type { Finding, FindingCode, Ref, Severity } from '../finding/index.ts';
 import type { Setup } from '../rig/index.ts';
 import { FAULTS, type FaultId } from './parts.ts';
-import type { CommonCause, Consequence, Fault, HoldModel, NoHold, Hold } from './model.ts';
+import type { CommonCause, Consequence, Fault, HoldModel, NoStop, Stop } from './model.ts';
 
 /** Everything of a rappel that carries body weight, from the anchor to the person. */
 export function mainChain({ gear, rig }: Setup): FaultId[] {
@@ -25,7 +25,7 @@ export function endOfRope({ rig }: Setup): { faults: FaultId[]; consequence: Con
     consequence: {
       when: closed ? ['pastEnd', 'endKnot'] : ['pastEnd'],
       then: 'offTheEnd',
-      because: closed ? 'A knot that is there holds at the device.' : 'No knot closes every end.',
+      because: closed ? 'A knot that is there stops at the device.' : 'No knot closes every end.',
     },
   };
 }
@@ -40,7 +40,7 @@ const worst = (findings: readonly Finding[]): Finding | undefined =>
 const HAND_FAILS: ReadonlySet<FindingCode> = new Set<FindingCode>(['friction.hand-too-weak', 'friction.not-modelled']);
 const HITCH_MAY_SLIP: ReadonlySet<FindingCode> = new Set<FindingCode>(['hitch.grip-doubtful']);
 
-/** Why the hitch is no hold; undefined when it is one. A hitch of which something is not known is none: unknown never becomes a pass. */
+/** Why the hitch is no Stop; undefined when it is one. A hitch of which something is not known is none: unknown never becomes a pass. */
 function whyNoHitch(findings: readonly Finding[]): Finding | undefined {
   return worst(
     findings.filter((f) => {
@@ -55,10 +55,9 @@ function whyNoHitch(findings: readonly Finding[]): Finding | undefined {
   );
 }
 
-const noHold = (id: string, label: string, finding: Finding): NoHold => ({
+const noStop = (id: string, label: string, finding: Finding): NoStop => ({
   id,
   label,
-  backup: id !== 'hand',
   severity: finding.severity,
   because: finding.says,
 });
@@ -75,14 +74,14 @@ export function rappelHolds(setup: Setup, findings: readonly Finding[]): HoldMod
   const chain = mainChain(setup);
   const end = endOfRope(setup);
   const ids: FaultId[] = [...chain, ...end.faults, 'hand'];
-  const holds: Hold[] = [];
-  const noHolds: NoHold[] = [];
+  const stops: Stop[] = [];
+  const noStops: NoStop[] = [];
   const consequences: Consequence[] = [end.consequence];
   const causes: CommonCause[] = [];
 
   const weak = worst(findings.filter((f) => HAND_FAILS.has(f.code)));
-  if (weak) noHolds.push(noHold('hand', HAND_STOP, weak));
-  else holds.push({ id: 'hand', label: HAND_STOP, hand: true, needs: [...chain, 'hand'] });
+  if (weak) noStops.push(noStop('hand', HAND_STOP, weak));
+  else stops.push({ id: 'hand', label: HAND_STOP, hand: true, needs: [...chain, 'hand'] });
 
   if (gear.hitchCord) {
     const hitchParts: FaultId[] = [
@@ -94,8 +93,8 @@ export function rappelHolds(setup: Setup, findings: readonly Finding[]): HoldMod
     ];
     ids.push(...hitchParts);
     const against = whyNoHitch(findings);
-    if (against) noHolds.push(noHold('hitch', HITCH_STOP, against));
-    else holds.push({ id: 'hitch', label: HITCH_STOP, hand: false, needs: [...chain, ...hitchParts] });
+    if (against) noStops.push(noStop('hitch', HITCH_STOP, against));
+    else stops.push({ id: 'hitch', label: HITCH_STOP, hand: false, needs: [...chain, ...hitchParts] });
     const reaches = findings.find((f) => f.code === 'geometry.hitch-reaches-device');
     if (reaches) consequences.push({ when: ['hand'], then: 'hitchReleased', because: reaches.says });
     causes.push({
@@ -141,7 +140,7 @@ export function rappelHolds(setup: Setup, findings: readonly Finding[]): HoldMod
       because: 'Both strands run over the same edge.',
     });
   }
-  return { faults: faultsOf(ids), consequences, holds, noHolds, causes };
+  return { faults: faultsOf(ids), consequences, stops, noStops, causes };
 }
 
 /** The faults of these ids, each once, in this order. */

@@ -2,7 +2,7 @@ import type { Finding } from '../finding/index.ts';
 import type { Setup } from '../rig/index.ts';
 import { endOfRope, faultsOf, HAND_STOP, mainChain } from './rappel.ts';
 import { minimalCutSets, type CutSet } from './cut-sets.ts';
-import type { CommonCause, Consequence, HoldModel, Hold } from './model.ts';
+import type { CommonCause, Consequence, HoldModel, Stop } from './model.ts';
 import type { FaultId } from './parts.ts';
 import { standing } from './closure.ts';
 import { rappelHolds } from './rappel.ts';
@@ -43,7 +43,7 @@ interface Draft {
   readonly id: string;
   readonly label: string;
   readonly faults: readonly FaultId[];
-  readonly holds: readonly (Omit<Hold, 'needs'> & { readonly needs: readonly FaultId[] })[];
+  readonly stops: readonly (Omit<Stop, 'needs'> & { readonly needs: readonly FaultId[] })[];
   readonly consequences?: readonly Consequence[];
   readonly causes?: readonly CommonCause[];
   readonly texts: Pick<SchoolOfHolding, 'needs' | 'defeats' | 'reasons' | 'against'>;
@@ -61,14 +61,14 @@ export function schools(setup: Setup, findings: readonly Finding[]): SchoolOfHol
     label: HAND_STOP,
     hand: true,
     needs: [...chain, 'hand'],
-  } as const satisfies Draft['holds'][number];
+  } as const satisfies Draft['stops'][number];
   const own = rappelHolds(setup, findings);
   const drafts: Draft[] = [
     {
       id: 'above',
       label: 'Belayed from above',
       faults: ['rope2', 'anchor2', 'tieIn', 'belayer', 'belayHitch', 'belayConnector', 'belayLost'],
-      holds: [
+      stops: [
         {
           id: 'belay',
           label: 'Second rope, held from above',
@@ -109,7 +109,7 @@ export function schools(setup: Setup, findings: readonly Finding[]): SchoolOfHol
       id: 'below',
       label: 'Held from below',
       faults: ['watcher'],
-      holds: [{ id: 'watcher', label: 'Partner below pulls the rope', hand: true, needs: [...chain, 'watcher'] }],
+      stops: [{ id: 'watcher', label: 'Partner below pulls the rope', hand: true, needs: [...chain, 'watcher'] }],
       causes: [
         {
           id: 'stones',
@@ -137,7 +137,7 @@ export function schools(setup: Setup, findings: readonly Finding[]): SchoolOfHol
       id: 'hitch-above',
       label: 'Hitch above the device',
       faults: ['hitch', 'hitchConnector', 'tether', 'hitchHeld'],
-      holds: [
+      stops: [
         {
           id: 'hitch',
           label: 'Hitch above the device',
@@ -162,7 +162,7 @@ export function schools(setup: Setup, findings: readonly Finding[]): SchoolOfHol
       id: 'own-hitch',
       label: 'Own hitch on a second rope',
       faults: ['hitch', 'hitchConnector', 'tether', 'hitchHeld', 'rope2', 'anchor2'],
-      holds: [
+      stops: [
         {
           id: 'hitch',
           label: 'Hitch on a second rope',
@@ -181,7 +181,7 @@ export function schools(setup: Setup, findings: readonly Finding[]): SchoolOfHol
       id: 'tree',
       label: 'Climbing hitch kept above, in a tree',
       faults: ['hitch', 'hitchConnector', 'tether', 'hitchHeld'],
-      holds: [
+      stops: [
         {
           id: 'hitch',
           label: 'Climbing hitch on the bridge',
@@ -203,7 +203,7 @@ export function schools(setup: Setup, findings: readonly Finding[]): SchoolOfHol
       id: 'nothing',
       label: 'Nothing behind the hand',
       faults: [],
-      holds: [],
+      stops: [],
       texts: {
         needs: ['a hand that never lets go'],
         defeats: ['a stone, a cramp, a knot in the rope that wants two hands'],
@@ -212,12 +212,12 @@ export function schools(setup: Setup, findings: readonly Finding[]): SchoolOfHol
       },
     },
   ];
-  const built = drafts.map(({ id, label, faults, holds, consequences = [], causes = [], texts }): SchoolOfHolding => {
+  const built = drafts.map(({ id, label, faults, stops, consequences = [], causes = [], texts }): SchoolOfHolding => {
     const model: HoldModel = {
       faults: faultsOf([...chain, ...end.faults, 'hand', ...faults]),
       consequences: [end.consequence, ...consequences],
-      holds: own.holds.some((s) => s.id === 'hand') ? [hand, ...holds] : holds,
-      noHolds: [],
+      stops: own.stops.some((s) => s.id === 'hand') ? [hand, ...stops] : stops,
+      noStops: [],
       causes,
     };
     return { id, label, model, ...texts, cuts: minimalCutSets(model, 2) };
@@ -240,7 +240,7 @@ export function schools(setup: Setup, findings: readonly Finding[]): SchoolOfHol
 }
 
 /** What holds in a school after the faults of a row; faults that this school has not do nothing. */
-export const standingIn = ({ model }: SchoolOfHolding, faults: readonly FaultId[]): Hold[] => {
+export const standingIn = ({ model }: SchoolOfHolding, faults: readonly FaultId[]): Stop[] => {
   const there = new Set(model.faults.map((f) => f.id));
   return standing(
     model,

@@ -107,7 +107,7 @@ function rowsOf(model: HoldModel, singles: readonly SinglePoint[]): HoldRow[] {
   const rank = ({ id, faults }: HoldRow) => {
     const left = standing(model, faults).length;
     if (left === 0) return accepted.has(id) ? 2 : 0;
-    return left < model.holds.length ? 1 : 3;
+    return left < model.stops.length ? 1 : 3;
   };
   const rows: HoldRow[] = [
     ...model.faults
@@ -144,21 +144,21 @@ function gone(assessment: Assessment, model: HoldModel, faults: readonly string[
 const sentence = (clause: string) => `${clause.replace(/^./, (c) => c.toUpperCase())}.`;
 
 function Summary({ model, singles }: { model: HoldModel; singles: readonly SinglePoint[] }) {
-  const { holds, noHolds } = model;
+  const { stops, noStops } = model;
   const open = singles.filter((s) => !s.accepted).length;
   return (
     <>
       <p className="mt-1 max-w-prose text-lg">
-        {holds.length === 0
+        {stops.length === 0
           ? 'Nothing that is rigged is known to hold you.'
-          : holds.length === 1
-            ? `One way of being held: ${holds[0]!.label.toLowerCase()}.`
-            : `${holds.length} ways of being held: ${holds.map((s) => s.label.toLowerCase()).join(', ')}.`}{' '}
+          : stops.length === 1
+            ? `One way of being held: ${stops[0]!.label.toLowerCase()}.`
+            : `${stops.length} ways of being held: ${stops.map((s) => s.label.toLowerCase()).join(', ')}.`}{' '}
         {singles.length > 0 &&
-          holds.length > 0 &&
+          stops.length > 0 &&
           `${singles.length} things are alone${open === 0 ? '; practice accepts that of each' : `, ${open} of them in doubt`}.`}
       </p>
-      {noHolds.map((s) => (
+      {noStops.map((s) => (
         <p key={s.id} className="mt-2 flex max-w-prose items-start gap-2">
           <SeverityMark severity={s.severity} />
           <span>

@@ -31,7 +31,7 @@ export function HoldTable({ rows, model, singles, chosen, detail, onChoose }: Ho
           <th scope="col" className="py-2 pr-2">
             When …
           </th>
-          {model.holds.map((s) => (
+          {model.stops.map((s) => (
             <th key={s.id} scope="col" className="w-24 px-1 py-2 text-center leading-tight">
               {s.label}
               {s.hand && <span className="block font-normal text-ink-2">needs a hand</span>}
@@ -65,7 +65,7 @@ export function HoldTable({ rows, model, singles, chosen, detail, onChoose }: Ho
                     )}
                   </button>
                 </th>
-                {model.holds.map((s) => (
+                {model.stops.map((s) => (
                   <td key={s.id} className="px-1 text-center">
                     <HoldMark stands={left.has(s.id)} label={left.has(s.id) ? 'holds' : 'gone'} />
                   </td>
@@ -79,14 +79,14 @@ export function HoldTable({ rows, model, singles, chosen, detail, onChoose }: Ho
                     )
                   ) : (
                     <span className="text-ink-2">
-                      {left.size} of {model.holds.length}
+                      {left.size} of {model.stops.length}
                     </span>
                   )}
                 </td>
               </tr>
               {chosen === row.id && (
                 <tr className="border-b border-line bg-sunk">
-                  <td colSpan={model.holds.length + 2}>{detail}</td>
+                  <td colSpan={model.stops.length + 2}>{detail}</td>
                 </tr>
               )}
             </Fragment>

@@ -1,3 +1,0 @@
-export { clearanceJudge, handAboveJudge, stands } from './clearance.ts';
-export { besideJudge, seatJudge, wayJudge, waysLeft } from './connector-device.ts';
-export { strandsAlikeJudge } from './strands.ts';
