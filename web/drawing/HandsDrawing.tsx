@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { ToggleGroup } from 'radix-ui';
-import type { Ref, Severity } from '@core/finding';
+import type { Severity } from '@core/finding';
 import { traitsOf } from '@core/gear';
 import { isSpread, printNumber, printQuantity, type Interval } from '@core/units';
 import { usePreferences } from '../app/preferences';
@@ -64,7 +64,7 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: DrawingPro
   const rLow = broadUp ? narrow : broad;
   const gateSide = setup.rig.deviceGateFaces === 'rope' ? side : -side;
 
-  const parts = new Set(Object.keys(layout.parts) as Ref[]);
+  const parts = new Set(Object.keys(layout.parts));
   // Only tubes are drawn; any other family stands as an empty outline.
   const brake = setup.gear.device ? traitsOf(setup.gear.device.family).brake : null;
   const marks = marksFor(findings, parts, chosen);

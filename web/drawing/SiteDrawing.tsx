@@ -72,7 +72,7 @@ export function SiteDrawing({ setup, assessment, chosen, onChoose }: DrawingProp
     ropeEnds: vec(ROPE_X + 5, shorterM === null ? stanceY : clampY(Math.min(shorterM, descent + 0.2))),
     ground: vec(ROPE_X - 34, stanceY),
   };
-  const marks = marksFor(findings, new Set(Object.keys(parts) as Ref[]), chosen);
+  const marks = marksFor(findings, new Set(Object.keys(parts)), chosen);
 
   const moveTo = (event: PointerEvent<SVGElement>) => {
     const box = svg.current!.getBoundingClientRect();
