@@ -9,19 +9,22 @@ const rooms = [
   'geometry',
   'connector',
   'rig',
+  'parts',
+  'between',
   'hold',
   'sequence',
   'check',
   'log',
   'files',
+  'assess',
 ];
 
 const upward = rooms.map((room, i) => ({
   name: `core-${room}-looks-up-only`,
   severity: 'error',
   comment: `core/${room} may import only the rooms named before it.`,
-  from: { path: `^core/${room}/`, pathNot: '\\.test\\.ts$' },
-  to: { path: `^core/(${[...rooms.slice(i + 1), 'assess', 'choose', 'samples'].join('|')})` },
+  from: { path: `^core/${room}/`, pathNot: '\\.test(-help)?\\.ts$' },
+  to: { path: `^core/(${[...rooms.slice(i + 1), 'choose', 'samples'].join('|')})` },
 }));
 
 module.exports = {
@@ -30,14 +33,14 @@ module.exports = {
     {
       name: 'assess-knows-no-choose',
       severity: 'error',
-      from: { path: '^core/assess', pathNot: '\\.test\\.ts$' },
+      from: { path: '^core/assess/', pathNot: '\\.test(-help)?\\.ts$' },
       to: { path: '^core/(choose|samples)' },
     },
     {
       name: 'samples-are-on-top',
       severity: 'error',
       comment: 'Only tests and what is outside the core may use the samples.',
-      from: { path: '^core/(?!samples/)', pathNot: '\\.test\\.ts$' },
+      from: { path: '^core/(?!samples/)', pathNot: '\\.test(-help)?\\.ts$' },
       to: { path: '^core/samples/' },
     },
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
@@ -45,7 +48,7 @@ module.exports = {
       name: 'no-unknown-room',
       severity: 'error',
       comment: 'A new room must be given its place in the order.',
-      from: { path: `^core/(?!(${rooms.join('|')}|choose|samples)/|assess)` },
+      from: { path: `^core/(?!(${rooms.join('|')}|choose|samples)/|assess[.-])` },
       to: {},
     },
     {
@@ -58,14 +61,14 @@ module.exports = {
     {
       name: 'one-face-from-outside',
       severity: 'error',
-      from: { path: '^(web|server|cli|core/assess)' },
+      from: { path: '^(web|server|cli)' },
       to: { path: '^core/[^/]+/', pathNot: '^core/[^/]+/index\\.ts$' },
     },
     {
       name: 'no-own-barrel',
       severity: 'error',
       comment: 'Siblings never import their own barrel.',
-      from: { path: '^core/([^/]+)/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^core/([^/]+)/', pathNot: '\\.test(-help)?\\.ts$' },
       to: { path: '^core/$1/index\\.ts$' },
     },
     { name: 'core-knows-nobody', severity: 'error', from: { path: '^core' }, to: { path: '^(web|server|cli|e2e)/' } },
@@ -73,7 +76,7 @@ module.exports = {
       name: 'core-is-pure',
       severity: 'error',
       comment: 'The core may use Zod and nothing else from outside.',
-      from: { path: '^core', pathNot: '\\.test\\.ts$' },
+      from: { path: '^core', pathNot: '\\.test(-help)?\\.ts$' },
       to: { dependencyTypes: ['npm', 'npm-dev', 'core'], pathNot: 'node_modules/zod/' },
     },
     {

@@ -9,11 +9,7 @@ export default defineConfig({
   root: here('web'),
   plugins: [react(), tailwindcss()],
   resolve: {
-    alias: [
-      { find: '@core/assess-choice', replacement: here('core/assess-choice.ts') },
-      { find: '@core/assess', replacement: here('core/assess.ts') },
-      { find: /^@core\/([a-z-]+)$/, replacement: here('core') + '/$1/index.ts' },
-    ],
+    alias: [{ find: /^@core\/([a-z-]+)$/, replacement: here('core') + '/$1/index.ts' }],
   },
   build: { outDir: here('dist'), emptyOutDir: true, manifest: true, target: 'es2022' },
 });

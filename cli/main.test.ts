@@ -1,9 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { assess } from '../core/assess.ts';
+import { assess } from '../core/assess/index.ts';
+import { buildCheck } from '../core/check/index.ts';
+import { writeSetup, writeWorkspace } from '../core/files/index.ts';
 import { FAMILY_KEYS, JOB_KEYS } from '../core/gear/index.ts';
-import { writeWorkspace } from '../core/files/index.ts';
-import { demoWorkspace, rappelDoubleFaulty } from '../core/samples/index.ts';
+import { withItem } from '../core/rig/index.ts';
+import { demoWorkspace, rappelDouble, rappelDoubleFaulty, SETUPS } from '../core/samples/index.ts';
 import { run } from './main.ts';
+
+type Json = Record<string, unknown>;
 
 function zevrin(args: string[], files: Record<string, string> = {}) {
   let out = '';
@@ -35,24 +39,64 @@ describe('zevrin', () => {
     expect(findings.some((f) => /[{}]/.test(f.says))).toBe(false);
   });
 
-  it('assesses fit and connector for every job', () => {
-    for (const job of JOB_KEYS) {
-      const result = zevrin(['assess', 'c'], { c: zevrin(['sample', `choice-${job}`]).out });
-      expect(result.code, job).toBe(0);
-      const { findings, notAssessed } = JSON.parse(result.out) as {
-        findings: { code: string }[];
-        notAssessed: string[];
+  it('knows a set-up for every job, and assesses many files at once, one line of JSON each', () => {
+    const names = Object.keys(SETUPS);
+    const files = Object.fromEntries(names.map((name) => [name, zevrin(['sample', name]).out]));
+    const result = zevrin(['assess', ...names], files);
+    expect(result).toMatchObject({ code: 0, err: '' });
+    const lines = result.out
+      .trimEnd()
+      .split('\n')
+      .map((line) => JSON.parse(line) as { id: string; verdict: string });
+    expect(lines.map((l) => l.id)).toEqual(Object.values(SETUPS).map((s) => s.id));
+    expect(lines.map((l) => l.verdict)).toEqual(Object.values(SETUPS).map((s) => assess(s).verdict));
+    expect(new Set(Object.values(SETUPS).map((s) => s.job))).toEqual(new Set(JOB_KEYS));
+  });
+
+  it('assess reads one set-up, or one a line, on standard input; a bad line is named and the others go on', () => {
+    const line = (text: string) => JSON.stringify(JSON.parse(text));
+    const good = line(writeSetup(rappelDouble));
+    expect(zevrin(['assess', '-'], { '-': writeSetup(rappelDouble) }).out.split('\n')).toHaveLength(2);
+    const three = zevrin(['assess', '-'], { '-': [good, good.replace('"wraps":4', '"wraps":44'), good].join('\n') });
+    expect(three.code).toBe(2);
+    expect(three.out.trimEnd().split('\n')).toHaveLength(2);
+    expect(three.err).toMatch(/^line 2: setup\.attachments\[1\]\.end\.wraps: .*Read: 44/);
+  });
+
+  it('holds prints ways of being held, what can let go, and the minimal sets up to pairs', () => {
+    const read = (text: string) =>
+      JSON.parse(zevrin(['holds', 's'], { s: text }).out) as {
+        notChosen: string[];
+        persons: { holds: { id: string }[]; faults: { id: string }[]; minimalSets: string[][] }[];
       };
-      expect(
-        findings.some((f) => f.code.startsWith('fit.')),
-        job,
-      ).toBe(true);
-      expect(
-        findings.some((f) => f.code.startsWith('connector.')),
-        job,
-      ).toBe(true);
-      expect(notAssessed.length, job).toBeGreaterThan(0);
-    }
+    const [one] = read(writeSetup(rappelDouble)).persons;
+    expect(one!.holds.map((h) => h.id)).toEqual(['main', 'below']);
+    expect(one!.minimalSets).toContainEqual(['device']);
+    expect(one!.minimalSets).toContainEqual(['brakeHand', 'hitch']);
+    expect(Math.max(...one!.minimalSets.map((set) => set.length))).toBe(2);
+    expect(one!.faults.map((f) => f.id)).toContain('ropeEnds:past');
+    expect(read(writeSetup(SETUPS['belay-seconds'])).persons).toHaveLength(2);
+    expect(read(writeSetup(withItem(rappelDouble, 'device', null))).notChosen).toHaveLength(1);
+    expect(zevrin(['holds', 'none'])).toMatchObject({ code: 2, out: '' });
+  });
+
+  it('check prints the items of the core, with their numbers filled in', () => {
+    const { items } = JSON.parse(zevrin(['check', 's'], { s: writeSetup(SETUPS['lower-faulty']) }).out) as {
+      items: { id: string; expected: string }[];
+    };
+    const core = buildCheck(SETUPS['lower-faulty'], assess(SETUPS['lower-faulty']).findings);
+    expect(items.map((i) => i.id)).toEqual(core.map((i) => i.id));
+    expect(JSON.stringify(items)).not.toMatch(/\{[a-z]+~?\}/);
+    expect(zevrin(['check', 's'], { s: '{"format":"zevrin"}' })).toMatchObject({ code: 2, out: '' });
+  });
+
+  it('schema prints the JSON Schema of a set-up', () => {
+    const schema = JSON.parse(zevrin(['schema']).out) as Json;
+    const { setup, version } = schema.properties as Record<string, Json>;
+    expect(version).toMatchObject({ const: 4 });
+    const properties = setup!.properties as Json;
+    expect(Object.keys(properties)).toEqual(expect.arrayContaining(Object.keys(rappelDouble)));
+    expect(setup!.required).toEqual(expect.arrayContaining(['persons', 'lines', 'attachments', 'along']));
   });
 
   it('sequence prints breaches and critical steps', () => {
@@ -84,14 +128,14 @@ describe('zevrin', () => {
     const setup = zevrin(['sequence', 's'], { s: zevrin(['sample', 'rappel-double']).out });
     expect(setup).toMatchObject({ code: 2, err: expect.stringContaining('kind must be "sequence"') as string });
     const order = zevrin(['assess', 's'], { s: zevrin(['sample', 'sequence-eight']).out });
-    expect(order).toMatchObject({ code: 2, err: expect.stringContaining('"setup" or "choice"') as string });
+    expect(order).toMatchObject({ code: 2, err: expect.stringContaining('kind must be "setup"') as string });
   });
 
   it('exits with 2 and the path of the fault for a wrong file', () => {
-    const broken = zevrin(['sample', 'rappel-double']).out.replace('"hitchWraps": 4', '"hitchWraps": 44');
+    const broken = zevrin(['sample', 'rappel-double']).out.replace('"wraps": 4', '"wraps": 44');
     const result = zevrin(['assess', 's.json'], { 's.json': broken });
     expect(result).toMatchObject({ code: 2, out: '' });
-    expect(result.err).toMatch(/^setup\.rig\.hitchWraps: .*Read: 44/);
+    expect(result.err).toMatch(/^setup\.attachments\[1\]\.end\.wraps: .*Read: 44/);
     expect(zevrin(['assess', 'none.json']).code).toBe(2);
     expect(zevrin(['assess', 'w'], { w: writeWorkspace(demoWorkspace()) }).err).toMatch(/^kind: /);
   });

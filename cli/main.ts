@@ -1,25 +1,24 @@
 import { readFileSync } from 'node:fs';
-import { assess } from '../core/assess.ts';
-import { assessChoice } from '../core/assess-choice.ts';
-import { readDocument, type Document, type FileIssue } from '../core/files/index.ts';
-import { FINDING_CODES, renderFinding } from '../core/finding/index.ts';
+import { parseArgs } from 'node:util';
+import { assess } from '../core/assess/index.ts';
+import { buildCheck } from '../core/check/index.ts';
+import { readDocument, setupJsonSchema, type Document, type FileIssue } from '../core/files/index.ts';
+import { fillTemplate, FINDING_CODES, renderFinding, type Finding } from '../core/finding/index.ts';
 import { DEVICE_FAMILIES, JOBS } from '../core/gear/index.ts';
-import {
-  criticalOf,
-  deviationText,
-  explore,
-  orderVerdict,
-  pausesOf,
-  PROCEDURES,
-  stepsOf,
-  walk,
-} from '../core/sequence/index.ts';
+import { hanging, holdsFromRig, minimalCutSets, singlePointsOf } from '../core/hold/index.ts';
+import { contextOf } from '../core/parts/index.ts';
+import { TEMPLATES, VARIATIONS } from '../core/rig/index.ts';
 import { SAMPLES } from '../core/samples/index.ts';
+import { PROCEDURES } from '../core/sequence/index.ts';
+import { sequenceReport } from './sequence-report.ts';
 
-const USAGE = `zevrin assess FILE   findings of the set-up or choice in FILE as JSON (- reads standard input)
-zevrin sequence FILE breaches and critical steps of the order of steps in FILE as JSON
-zevrin sample NAME   a demo set-up, choice or order of steps to start from
-zevrin list          samples, jobs, device families, procedures and finding codes
+const USAGE = `zevrin assess FILE...  findings of each set-up, one JSON object a line (- reads standard input: one set-up, or one a line)
+zevrin holds FILE      ways of being held, what can let go, and the minimal sets up to pairs after which nothing holds
+zevrin check FILE      the items of the check before use
+zevrin sequence FILE   breaches and critical steps of an order of steps
+zevrin sample NAME     a demo set-up or order of steps to start from
+zevrin schema          the JSON Schema of a set-up
+zevrin list            samples, jobs, templates, variations, device families, procedures and finding codes
 `;
 
 interface Io {
@@ -28,149 +27,212 @@ interface Io {
   readonly read: (path: string) => string;
 }
 
-function refuse(io: Io, issues: readonly FileIssue[]): number {
-  for (const { path, read, message } of issues) io.err(`${path || '(file)'}: ${message} Read: ${read}\n`);
-  return 2;
+/** Says what is wrong in a file, with its path; with several files, which one. */
+function refuse(io: Io, issues: readonly FileIssue[], of = ''): null {
+  for (const { path, read, message } of issues) io.err(`${of}${path || '(file)'}: ${message} Read: ${read}\n`);
+  return null;
 }
 
-/** The document in a file when it is of a wanted kind; otherwise says what is wrong. */
-function fileOf<K extends Document['kind']>(
-  io: Io,
-  path: string,
-  wanted: readonly K[],
-): Extract<Document, { kind: K }> | null {
-  let text: string;
+function textOf(io: Io, path: string): string | null {
   try {
-    text = io.read(path);
+    return io.read(path);
   } catch (error) {
     io.err(`${path}: cannot be read: ${(error as Error).message}\n`);
     return null;
   }
+}
+
+/** The document in a text when it is of the wanted kind; otherwise says what is wrong. */
+function documentIn<K extends Document['kind']>(
+  io: Io,
+  text: string,
+  wanted: K,
+  of = '',
+): Extract<Document, { kind: K }> | null {
   const result = readDocument(text);
-  if (!result.ok) {
-    refuse(io, result.issues);
-    return null;
-  }
-  if (!wanted.some((kind) => kind === result.value.kind)) {
-    refuse(io, [
-      {
-        path: 'kind',
-        read: JSON.stringify(result.value.kind),
-        message: `Another kind of file is needed: kind must be ${wanted.map((k) => `"${k}"`).join(' or ')}.`,
-      },
-    ]);
-    return null;
+  if (!result.ok) return refuse(io, result.issues, of);
+  if (result.value.kind !== wanted) {
+    const message = `Another kind of file is needed: kind must be "${wanted}".`;
+    return refuse(io, [{ path: 'kind', read: JSON.stringify(result.value.kind), message }], of);
   }
   return result.value as Extract<Document, { kind: K }>;
 }
+const fileOf = <K extends Document['kind']>(io: Io, path: string, wanted: K) => {
+  const text = textOf(io, path);
+  return text === null ? null : documentIn(io, text, wanted);
+};
 
-function assessFile(io: Io, path: string): number {
-  const document = fileOf(io, path, ['setup', 'choice']);
-  if (!document) return 2;
-  const { verdict, findings, ...more } = judged(document);
-  const rendered = findings.map((finding) => ({ ...finding, ...sentences(finding) }));
-  io.out(`${JSON.stringify({ verdict, ...more, findings: rendered }, null, 2)}\n`);
-  return 0;
-}
-
-/** Verdict and findings of a set-up; of a choice also what was not assessed for its job. */
-function judged(document: Extract<Document, { kind: 'setup' | 'choice' }>) {
-  if (document.kind === 'choice') {
-    const { verdict, findings, notAssessed } = assessChoice(document.choice);
-    return { verdict, findings, notAssessed };
-  }
-  const { verdict, findings } = assess(document.setup);
-  return { verdict, findings };
-}
-
-/** Breaches of an order as it stands, and which single departures from it end in one. */
-function sequenceFile(io: Io, path: string): number {
-  const document = fileOf(io, path, ['sequence']);
-  if (!document) return 2;
-  const { sequence } = document;
-  const shipped = PROCEDURES[sequence.procedure];
-  const steps = stepsOf(sequence);
-  const named = (at: number) => ({ place: at + 1, step: sequence.steps[at]!.id });
-  const moments = walk(sequence);
-  const { severity: verdict, missing } = orderVerdict(sequence, moments);
-  const breaches = moments
-    .slice(1)
-    .flatMap(({ breaches: found }, i) => found.map(({ kind, says }) => ({ ...named(i), kind, says })));
-  const cannot = moments.slice(1).flatMap(({ stuck }, i) => (stuck ? [{ ...named(i), says: stuck }] : []));
-  const explored = explore(shipped, steps);
-  const critical = criticalOf(shipped, steps, explored);
-  io.out(
-    `${JSON.stringify(
-      {
-        procedure: sequence.procedure,
-        verdict,
-        missing,
-        breaches,
-        cannot,
-        critical: critical.map(({ at, says, breach, breaksAt, seenAt, look }) => ({
-          ...named(at),
-          departure: says,
-          kind: breach.kind,
-          follows: breach.says,
-          breaksAt: named(breaksAt),
-          seenBefore: named(seenAt),
-          look,
-        })),
-        worsePairs: explored.pairs.map(({ first, second, outcome }) => ({
-          departures: [explored.deviations[first]!, explored.deviations[second]!].map((d) => deviationText(steps, d)),
-          outcome,
-        })),
-        pauses: pausesOf(critical).map(({ before, looks }) => ({ before: named(before), looks })),
-      },
-      null,
-      2,
-    )}\n`,
-  );
-  return 0;
-}
+const json = (io: Io, value: unknown, indent = 2) => io.out(`${JSON.stringify(value, null, indent)}\n`);
 
 /** Sentences with their numbers filled in, metric; the numbers themselves stay in the units their quantity names. */
-function sentences(finding: Parameters<typeof renderFinding>[0]) {
+function rendered(finding: Finding) {
   const { says, because, remedy } = renderFinding(finding, 'metric');
-  return { says, because, remedy };
+  return { ...finding, says, because, remedy };
 }
+
+/** One line of JSON for each set-up; what is wrong is said and the others go on. */
+function assessFiles(io: Io, paths: readonly string[]): number {
+  let code = 0;
+  for (const path of paths) {
+    const text = textOf(io, path);
+    const several = paths.length > 1 ? `${path}: ` : '';
+    const documents = text === null ? [] : path === '-' ? linesOf(text) : [text];
+    if (text === null) code = 2;
+    documents.forEach((one, i) => {
+      const of = documents.length > 1 ? `${several}line ${i + 1}: ` : several;
+      const document = documentIn(io, one, 'setup', of);
+      if (!document) code = 2;
+      else {
+        const { verdict, findings } = assess(document.setup);
+        const { id, name } = document.setup;
+        json(io, { id, name, verdict, findings: findings.map(rendered) }, 0);
+      }
+    });
+  }
+  return code;
+}
+
+/** Standard input is one document, or one on each line. */
+function linesOf(text: string): string[] {
+  try {
+    JSON.parse(text);
+    return [text];
+  } catch {
+    const lines = text.split('\n').filter((line) => line.trim() !== '');
+    return lines.length > 1 && lines.every((line) => line.trimStart().startsWith('{') && line.trimEnd().endsWith('}'))
+      ? lines
+      : [text];
+  }
+}
+
+/** For everybody who hangs: ways of being held, what does not count, what can let go, and what together leaves nothing. */
+function holdsFile(io: Io, path: string): number {
+  const document = fileOf(io, path, 'setup');
+  if (!document) return 2;
+  const { findings } = assess(document.setup);
+  const missing = findings.filter((f) => f.code === 'rig.part-missing');
+  const ctx = contextOf(document.setup);
+  json(io, {
+    notChosen: missing.map((f) => f.says),
+    persons: hanging(ctx).map((person) => {
+      const model = holdsFromRig(ctx, person, findings);
+      return {
+        person: person.item?.name ?? person.role,
+        holds: model.holds,
+        doNotCount: model.noHolds,
+        faults: model.faults.map(({ id, part, says, basic }) => ({ id, part, says, basic })),
+        consequences: model.consequences,
+        commonCauses: model.causes,
+        minimalSets: minimalCutSets(model, 2),
+        singlePoints: singlePointsOf(ctx, model, findings).map(({ fault, accepted, inspect }) => ({
+          fault: fault.id,
+          accepted,
+          inspect,
+        })),
+      };
+    }),
+  });
+  return 0;
+}
+
+function checkFile(io: Io, path: string): number {
+  const document = fileOf(io, path, 'setup');
+  if (!document) return 2;
+  const { verdict, findings } = assess(document.setup);
+  const items = buildCheck(document.setup, findings).map((item) => {
+    const say = (text: string) => fillTemplate(text, item.numbers, 'metric');
+    const { id, part, kind } = item;
+    return {
+      id,
+      part,
+      kind,
+      title: say(item.title),
+      look: say(item.look),
+      touch: say(item.touch),
+      question: say(item.question),
+      expected: say(item.expected),
+      others: item.others.map(say),
+      why: say(item.why),
+      sources: item.sources,
+    };
+  });
+  json(io, { verdict, items });
+  return 0;
+}
+
+function sequenceFile(io: Io, path: string): number {
+  const document = fileOf(io, path, 'sequence');
+  if (!document) return 2;
+  json(io, sequenceReport(document.sequence));
+  return 0;
+}
+
+function sample(io: Io, name: string): number {
+  const write = Object.hasOwn(SAMPLES, name) ? SAMPLES[name] : undefined;
+  if (!write) {
+    io.err(`no sample "${name}"; there are: ${Object.keys(SAMPLES).join(', ')}\n`);
+    return 1;
+  }
+  io.out(write());
+  return 0;
+}
+
+function list(io: Io): number {
+  const named = <T>(record: Readonly<Record<string, T>>, of: (value: T) => string) =>
+    Object.fromEntries(Object.entries(record).map(([key, value]) => [key, of(value)]));
+  json(io, {
+    samples: Object.keys(SAMPLES),
+    jobs: JOBS,
+    templates: named(TEMPLATES, (t) => t.label),
+    variations: Object.fromEntries(VARIATIONS.map((v) => [v.id, v.label])),
+    deviceFamilies: DEVICE_FAMILIES,
+    procedures: named(PROCEDURES, (p) => p.title),
+    findingCodes: named(FINDING_CODES, (c) => c.title),
+  });
+  return 0;
+}
+
+/** Commands by how many files or names they take. */
+const ONE: Readonly<Record<string, (io: Io, operand: string) => number>> = {
+  holds: holdsFile,
+  check: checkFile,
+  sequence: sequenceFile,
+  sample,
+};
+const NONE: Readonly<Record<string, (io: Io) => number>> = {
+  schema: (io) => {
+    json(io, setupJsonSchema());
+    return 0;
+  },
+  list,
+};
 
 /** Runs one command. @returns the exit code: 0 done, 1 wrong usage, 2 a file that is wrong. */
 export function run(args: readonly string[], io: Io): number {
-  const [command, operand, ...rest] = args;
-  if (rest.length > 0) {
-    io.err(USAGE);
+  const usage = (why = '') => {
+    io.err(`${why}${USAGE}`);
     return 1;
-  }
-  if (command === 'assess' && operand) return assessFile(io, operand);
-  if (command === 'sequence' && operand) return sequenceFile(io, operand);
-  if (command === 'sample' && operand) {
-    const sample = Object.hasOwn(SAMPLES, operand) ? SAMPLES[operand] : undefined;
-    if (!sample) {
-      io.err(`no sample "${operand}"; there are: ${Object.keys(SAMPLES).join(', ')}\n`);
-      return 1;
+  };
+  let positionals: string[];
+  try {
+    const parsed = parseArgs({
+      args: [...args],
+      allowPositionals: true,
+      options: { help: { type: 'boolean', short: 'h' } },
+    });
+    if (parsed.values.help) {
+      io.out(USAGE);
+      return 0;
     }
-    io.out(sample());
-    return 0;
+    positionals = parsed.positionals;
+  } catch (error) {
+    return usage(`${(error as Error).message}\n`);
   }
-  if (command === 'list' && !operand) {
-    io.out(
-      `${JSON.stringify(
-        {
-          samples: Object.keys(SAMPLES),
-          jobs: JOBS,
-          deviceFamilies: DEVICE_FAMILIES,
-          procedures: Object.fromEntries(Object.entries(PROCEDURES).map(([id, { title }]) => [id, title])),
-          findingCodes: Object.fromEntries(Object.entries(FINDING_CODES).map(([code, { title }]) => [code, title])),
-        },
-        null,
-        2,
-      )}\n`,
-    );
-    return 0;
-  }
-  io.err(USAGE);
-  return 1;
+  const [command = '', ...operands] = positionals;
+  if (command === 'assess' && operands.length > 0) return assessFiles(io, operands);
+  if (Object.hasOwn(ONE, command) && operands.length === 1) return ONE[command]!(io, operands[0]!);
+  if (Object.hasOwn(NONE, command) && operands.length === 0) return NONE[command]!(io);
+  return usage();
 }
 
 export const nodeIo: Io = {

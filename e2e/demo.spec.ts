@@ -3,7 +3,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { FAULTY_CODES } from '../core/samples/index.ts';
-import { answer, codes, expect, open, saved, test, verdict } from './helpers.ts';
+import { answer, begin, codes, expect, open, saved, test, verdict } from './helpers.ts';
 
 test('the good set-up of the demo shows no fault, the faulty one exactly its four, each marked', async ({ page }) => {
   await open(page, '/demo');
@@ -145,7 +145,7 @@ test('the command line gives the findings of the screen', async ({ page }) => {
 
 test('a set-up that lacks a part is not tested, and no check begins', async ({ page }) => {
   await open(page, '/demo/setups');
-  await page.getByRole('button', { name: 'Plan a rappel' }).click();
+  await begin(page, 'Rappel on two strands');
   await expect(verdict(page)).toContainText('Not tested');
   await expect(page.getByText('The check begins when every part is chosen.')).toBeVisible();
   await page.getByLabel('Who goes down', { exact: true }).selectOption({ label: 'Tomas Reedling' });

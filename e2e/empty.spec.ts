@@ -28,8 +28,7 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
   await type(page, 'To', '7/16 in');
   await save();
 
-  for (const name of ['Big pear', 'Small one']) {
-    await next('Add a connector');
+  const connector = async (name: string) => {
     await type(page, 'Name', name);
     await pick(page, 'Gate', 'Screw sleeve');
     await type(page, 'Inside length', '9');
@@ -37,23 +36,10 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
     await type(page, 'Strength along', '22');
     await type(page, 'Strength across', '8');
     await type(page, 'Strength, gate open', '7');
-    await save();
-  }
-
-  await next('Add a sling');
-  await type(page, 'Name', 'Own sling');
-  await pick(page, 'Fibre', 'Polyamide');
-  await type(page, 'Width', '16');
-  await type(page, 'Length, pulled flat', '60 cm');
-  await type(page, 'Declared strength', '22');
-  await save();
-
-  await next('Add a cord');
-  await type(page, 'Name', 'Own cord');
-  await pick(page, 'Fibre that touches the rope', 'Polyamide');
-  await type(page, 'Diameter on the label', '6');
-  await type(page, 'Cut length', '1.5');
-  await save();
+    await press(page, page.getByRole('button', { name: 'Save' }));
+  };
+  await next('Add a connector');
+  await connector('Big pear');
 
   await next('Add a harness');
   await type(page, 'Name', 'Own harness');
@@ -65,8 +51,36 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
   await type(page, 'Mass with gear', '150 lb');
   await type(page, 'Measured hand force', '60 lbf');
   await save();
+  await expect(page.getByRole('heading', { name: 'What are you going to do?' })).toBeVisible();
 
-  await press(page, page.getByRole('button', { name: 'Plan a rappel' }));
+  // What a rappel needs beside: from the locker.
+  const places = page.getByRole('navigation', { name: 'Places' });
+  await press(page, places.getByRole('link', { name: 'Locker' }));
+  const add = (name: string) => press(page, page.getByRole('main').getByRole('link', { name, exact: true }));
+  const kept = () => expect(page.getByRole('heading', { name: 'Locker' })).toBeVisible();
+  await add('Add a connector');
+  await connector('Small one');
+  await kept();
+
+  await add('Add a sling');
+  await type(page, 'Name', 'Own sling');
+  await pick(page, 'Fibre', 'Polyamide');
+  await type(page, 'Width', '16');
+  await type(page, 'Length, pulled flat', '60 cm');
+  await type(page, 'Declared strength', '22');
+  await press(page, page.getByRole('button', { name: 'Save' }));
+  await kept();
+
+  await add('Add a cord');
+  await type(page, 'Name', 'Own cord');
+  await pick(page, 'Fibre that touches the rope', 'Polyamide');
+  await type(page, 'Diameter on the label', '6');
+  await type(page, 'Cut length', '1.5');
+  await press(page, page.getByRole('button', { name: 'Save' }));
+  await kept();
+
+  await press(page, places.getByRole('link', { name: 'Set-ups' }));
+  await press(page, page.getByRole('button', { name: 'Rappel on two strands' }));
   await expect(verdict(page)).toContainText('Not tested');
   await type(page, 'Name of the set-up', 'First rappel');
   await pick(page, 'Who goes down', 'Me');
@@ -74,7 +88,7 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
   const section = (name: RegExp) => press(page, page.getByRole('button', { name }));
   await section(/^Site/);
   await type(page, 'Anchor above the ground', '22');
-  await pick(page, 'The rope runs through', 'Rings or links of metal');
+  await pick(page, 'At the anchor the rope runs through', 'Rings or links of metal');
   await pick(page, 'The anchor hangs on', 'Two points or more');
   await pick(page, 'The rope runs over', 'No edge');
   await section(/^Site/);
@@ -86,20 +100,20 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
   await pick(page, 'Device', 'Own tube');
   await pick(page, 'Strands through the device', 'Both');
   await pick(page, 'Device connector', 'Big pear');
-  await pick(page, 'Rope runs over', 'The broad end');
+  await pick(page, 'In the device, or at the rope, lies', 'The broad end');
   await pick(page, 'Gate of the device connector', 'Locked');
-  await pick(page, 'That gate faces', 'Away from rope and rock');
+  await pick(page, 'The gate of the device connector faces', 'Away from rope and rock');
   await section(/^Device/);
   await section(/^Extension/);
   await pick(page, 'Sling of the extension', 'Own sling');
   await section(/^Extension/);
-  await section(/^Hitch below it/);
+  await section(/^Hitch below the device/);
   await pick(page, 'Cord of the hitch', 'Own cord');
   await pick(page, 'Strands in the hitch', 'Both');
   await pick(page, 'Of the loop are clipped', 'Both ends');
   await pick(page, 'Hitch connector', 'Small one');
   await pick(page, 'Gate of the hitch connector', 'Locked');
-  await pick(page, 'That gate faces', 'Away from rope and rock');
+  await pick(page, 'The gate of the hitch connector faces', 'Away from rope and rock');
   await expect(verdict(page)).toContainText('No fault found');
 
   await press(page, page.getByRole('button', { name: 'Check before use' }));
@@ -129,7 +143,7 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
   await press(page, page.getByRole('button', { name: 'Write it down' }));
   await expect(page.getByText('1 descent: Me')).toBeVisible();
 
-  await press(page, page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Files' }));
+  await press(page, places.getByRole('link', { name: 'Files' }));
   const exportOnce = async () => {
     const [download] = await Promise.all([
       page.waitForEvent('download'),

@@ -19,12 +19,12 @@ const give = (page: Page, name: string, text: string) =>
 test('a broken file is refused with its path and changes nothing', async ({ page }) => {
   await open(page, '/demo/files');
   const before = await exported(page);
-  const broken = before.replace('"hitchWraps": 4', '"hitchWraps": "four"');
+  const broken = before.replace('"wraps": 4', '"wraps": "four"');
   expect(broken).not.toBe(before);
   await give(page, 'broken.zevrin.json', broken);
   const alert = page.getByRole('alert');
   await expect(alert).toContainText('broken.zevrin.json was not read in. Nothing here has changed.');
-  await expect(alert).toContainText(/workspace\.setups\[\d\]\.rig\.hitchWraps/);
+  await expect(alert).toContainText(/workspace\.setups\[\d+\]\.attachments\[1\]\.end\.wraps/);
   await expect(alert).toContainText('Read: "four"');
   await give(page, 'newer.zevrin.json', '{"format":"zevrin","version":7,"kind":"workspace"}');
   await expect(alert).toContainText('newer Zevrin (version 7)');
@@ -61,8 +61,30 @@ test('one set-up from a file is added, never over another', async ({ page }) => 
   await expect(page.getByRole('link', { name: /Low span/ })).toBeVisible();
 });
 
+test('a workspace of version 3 is read in: what was chosen for other jobs is a set-up now, with its findings kept', async ({
+  page,
+}) => {
+  const old = readFileSync(new URL('../core/files/fixtures/v3-workspace.json', import.meta.url), 'utf8');
+  await open(page, '/mine/files');
+  await give(page, 'old.zevrin.json', old);
+  await expect(page.getByText(/holds 24 items of gear, 2 people, 16 set-ups, 1 check, 2 uses/)).toBeVisible();
+  await page.getByRole('button', { name: 'Replace everything with it' }).click();
+  await saved(page);
+  await open(page, '/mine/setups');
+  await expect(
+    page.getByRole('main').getByRole('listitem').filter({ hasText: 'Training wall, top rope' }),
+  ).toContainText('Not tested');
+  // The old address of a choice leads to the set-up that it became.
+  await open(page, '/mine/plan/choice-wall');
+  await expect(page).toHaveURL(/\/mine\/setups\/choice-wall$/);
+  await expect(page.getByTestId('verdict')).toContainText('Not tested');
+  await expect(page.getByText(/When this was taken from a plan/)).toBeVisible();
+  await open(page, '/mine/log');
+  await expect(page.getByRole('link', { name: /Low span/ }).first()).toContainText('Complete');
+});
+
 test('the set-up card prints on one page', async ({ page }) => {
-  for (const id of ['setup-low-span', 'setup-high-span']) {
+  for (const id of ['setup-low-span', 'setup-high-span', 'setup-ledge-two', 'setup-parapet-tube']) {
     await open(page, `/demo/setups/${id}/card`);
     const pdf = (await page.pdf({ format: 'A4', preferCSSPageSize: true })).toString('latin1');
     expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);

@@ -43,6 +43,7 @@ test('it is sorted, filtered and saved as CSV', async ({ page }) => {
   await page.getByLabel('Only devices that can do it').check();
   await expect(page.getByRole('region', { name: 'Fit map' }).getByRole('columnheader')).toHaveText([
     'Rope',
+    /Arch/,
     /Culvert/,
     /Sluice/,
     /Stile/,

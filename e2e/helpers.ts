@@ -110,3 +110,11 @@ export async function answer(page: Page, who: 'climber' | 'partner', expected = 
     new RegExp(`^${text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/\\\{\w+\\\}/g, '.+')}$`);
   await half.getByRole('button', { name: words(expected ? item.expected : item.others[0]!) }).click();
 }
+
+/** "What are you going to do?": one answer makes the set-up. */
+export async function begin(page: Page, what: string) {
+  const question = page.getByRole('region', { name: 'What are you going to do?' });
+  if (!(await question.isVisible())) await page.getByRole('button', { name: 'New set-up' }).click();
+  await question.getByRole('button', { name: what, exact: true }).click();
+  await expect(page).toHaveURL(/\/setups\/.+/);
+}

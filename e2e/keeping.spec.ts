@@ -7,7 +7,7 @@ test('two tabs of one workspace stay in step', async ({ page, context }) => {
   await page.getByRole('button', { name: /^Site/ }).click();
   await page.getByLabel('The rope runs over').selectOption('rounded');
   await expect(verdict(other)).toContainText('2 things');
-  await other.getByRole('button', { name: /^Hitch below it/ }).click();
+  await other.getByRole('button', { name: /^Hitch below the device/ }).click();
   await other.getByLabel('Cord of the hitch').selectOption({ label: 'Hitch cord, green' });
   await expect(verdict(page)).toContainText('1 thing ');
   // The step taken here has been overtaken: undoing it would bring the other cord back.

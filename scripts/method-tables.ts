@@ -1,5 +1,6 @@
-// Writes the tables of constants, families and sources into docs/method.md from the registers. Run after changing one; a test tells.
+// Writes the tables of constants, families and sources into docs/method.md from the registers. Run after changing one; a test holds the file against them.
 import { readFileSync, writeFileSync } from 'node:fs';
+import { pathToFileURL } from 'node:url';
 import { FAMILIES, JOBS, type FamilyTraits } from '../core/gear/index.ts';
 import { CONSTANTS, SOURCES, type Constant, type Source } from '../core/sources/index.ts';
 
@@ -28,11 +29,9 @@ const families = list<FamilyTraits>(FAMILIES).map(([, { label, made, declaredOnl
 );
 const sources = list<Source>(SOURCES).map(([id, { kind, title, note }]) => row(`\`${id}\``, kind, title, note));
 
-const text = readFileSync(file, 'utf8');
-const head = text.slice(0, text.indexOf('## Constants'));
-writeFileSync(
-  file,
-  `${head}## Constants
+/** The whole of docs/method.md: what is written by hand, then the tables as the registers have them now. */
+export function methodText(before: string): string {
+  return `${before.slice(0, before.indexOf('## Constants'))}## Constants
 
 ${table(['constant', 'low … best … high', 'unit', 'meaning', 'source'], constants)}
 
@@ -45,5 +44,8 @@ ${table(['family', 'made for', 'only where declared', 'strands', 'hand lets go']
 ## Sources
 
 ${table(['id', 'kind', 'source', 'note'], sources)}
-`,
-);
+`;
+}
+
+if (import.meta.url === pathToFileURL(process.argv[1] ?? '').href)
+  writeFileSync(file, methodText(readFileSync(file, 'utf8')));

@@ -82,7 +82,8 @@ await at(DESK, '/demo/fit', 'fit.png', (page) =>
   page.getByRole('button', { name: /^Parmelia 45, white in Weir/ }).click(),
 );
 await at(DESK, '/demo/setups', 'combinations.png', async (page) => {
-  await page.getByRole('button', { name: 'Plan a rappel' }).click();
+  await page.getByRole('button', { name: 'New set-up' }).click();
+  await page.getByRole('button', { name: 'Rappel on two strands' }).click();
   await page.getByLabel('Who goes down', { exact: true }).selectOption({ label: 'Tomas Reedling' });
   await page.getByRole('link', { name: /Propose/ }).click();
   await page.locator('[data-combination]').first().waitFor();
@@ -94,12 +95,17 @@ await at(
   'connectors.png',
   (page) => page.getByRole('img', { name: /^Oval screw, green in/ }).scrollIntoViewIfNeeded(),
 );
-await at(DESK, '/demo/plan/choice-beech', 'choice.png');
-await at(DESK, '/demo/setups/setup-high-span/holds', 'holds.png', (page) =>
-  page.locator('[data-row="hand"]').getByRole('button').click(),
+await at(DESK, '/demo/setups', 'start.png', (page) => page.getByRole('button', { name: 'New set-up' }).click());
+await at(DESK, '/demo/setups/setup-parapet-tube', 'lowering.png');
+await at(DESK, '/demo/setups/choice-wall', 'top-rope.png');
+await at({ width: 1280, height: 1000 }, '/demo/setups/setup-pier-3', 'variations.png', (page) =>
+  page.getByRole('button', { name: 'Add …' }).click(),
 );
-await at(DESK, '/demo/setups/setup-low-span/holds', 'schools.png', async (page) => {
-  await page.getByRole('button', { name: 'Belayed from above' }).click();
+await at(DESK, '/demo/setups/setup-high-span/holds', 'holds.png', (page) =>
+  page.locator('[data-row="brakeHand"]').getByRole('button').click(),
+);
+await at(DESK, '/demo/setups/setup-low-span/holds', 'ways.png', async (page) => {
+  await page.getByRole('button', { name: 'Second rope held from above' }).click();
   await page
     .getByRole('heading', { name: 'Other ways to back it up' })
     .evaluate((heading) => heading.scrollIntoView({ block: 'start' }));

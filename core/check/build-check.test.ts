@@ -1,19 +1,23 @@
 import { describe, expect, it } from 'vitest';
-import { assess } from '../assess.ts';
+import { assess } from '../assess/index.ts';
 import { fillTemplate } from '../finding/index.ts';
-import type { Setup } from '../rig/index.ts';
-import { club, rappelDouble } from '../samples/index.ts';
-import { newSequence, stepsOf, withOption } from '../sequence/index.ts';
-import { criticalRappel, STEPS_OF_ITEM } from './consequences.ts';
+import { wellRigged, without, withItem, type Setup } from '../rig/index.ts';
+import { changed, club, filled, rappelDouble, SETUPS, variedSetups } from '../samples/index.ts';
+import { newSequence, PROCEDURES, stepsOf, withOption, type ProcedureId, type Sequence } from '../sequence/index.ts';
+import { criticalSteps, sequenceOf } from './consequences.ts';
 import { answersInOrder, buildCheck, checkItemSchema } from './index.ts';
+import { ITEM_KINDS } from './item.ts';
 
 const check = (setup: Setup) => buildCheck(setup, assess(setup).findings);
+/** Steps after the check (going, calls, pulling the rope), or that leave nothing to look at: the lanyard, the rope kept while one threads it. */
+const AFTERWARDS = /^(lanyard-|rope-clip$|ends?-untie$|call-|climb$|go$|partner-|pull)/;
 const ids = (setup: Setup) => check(setup).map((i) => i.id);
-const withRig = (rig: Partial<Setup['rig']>, gear: Partial<Setup['gear']> = {}): Setup => ({
-  ...rappelDouble,
-  rig: { ...rappelDouble.rig, ...rig },
-  gear: { ...rappelDouble.gear, ...gear },
+const joined = changed(rappelDouble, {
+  rope: { use: 'joined' },
+  ropeB: { item: { ...club.longRope, id: 'b', name: 'Other' } },
+  joiningKnot: { knot: 'flat-overhand' },
 });
+const withSecond = wellRigged(filled(variedSetups().find((v) => v.name === 'rappel-double + second-connector')!.setup));
 
 describe('buildCheck', () => {
   it('begins with what goes wrong most and ends with the function tests', () => {
@@ -44,56 +48,88 @@ describe('buildCheck', () => {
     expect(why('hitch-bites')).toContain('Nodded through');
   });
 
-  it('looks back at every critical step of the procedure but those of the lanyard and of pulling the rope', () => {
-    for (const ropeUse of ['folded', 'joined'] as const) {
-      const looked = new Set(Object.values(STEPS_OF_ITEM).flat());
-      const steps = stepsOf(withOption(newSequence('doubled-rappel', 'x', ''), 'rope', ropeUse));
-      const critical = new Set(criticalRappel(ropeUse).map((c) => steps[c.at]!.id));
-      const left = [...critical].filter((id) => !looked.has(id) && !id.startsWith('lanyard-') && id !== 'ends-untie');
+  const procedures: [string, Sequence][] = (Object.keys(PROCEDURES) as ProcedureId[]).flatMap((id) => {
+    const fresh = newSequence(id, 'x', '2026-01-01T00:00:00.000Z');
+    const variants: readonly { readonly id: string; readonly options: object }[] = PROCEDURES[id].variants;
+    return variants
+      .reduce<Sequence[]>(
+        (list, v) => list.flatMap((s) => Object.keys(v.options).map((o) => withOption(s, v.id, o))),
+        [fresh],
+      )
+      .map((s): [string, Sequence] => [`${id} ${Object.values(s.options).join(' ')}`, s]);
+  });
+  /** Procedures that make a set-up of some job; the others are about an anchor or a relay. */
+  const made = new Set(Object.values(SETUPS).flatMap((s) => sequenceOf(s)?.procedure ?? []));
+
+  it.each(procedures.filter(([, s]) => made.has(s.procedure)))(
+    'of %s looks back at every critical step but those of the lanyard, and of what comes after the check',
+    (_, sequence) => {
+      const looked = new Set<string>(Object.values(ITEM_KINDS).flat());
+      const critical = new Set(criticalSteps(sequence).map((c) => c.stepId));
+      const left = [...critical].filter((id) => !looked.has(id) && !AFTERWARDS.test(id));
       expect(left).toEqual([]);
-    }
+    },
+  );
+
+  it('every step that an item looks back at is one of a shipped procedure', () => {
+    const known = new Set(procedures.flatMap(([, s]) => stepsOf(s).map((step) => step!.id)));
+    for (const steps of Object.values(ITEM_KINDS)) for (const id of steps) expect(known).toContain(id);
   });
 
   it('is made from this set-up', () => {
-    const wraps = check(withRig({ hitchWraps: 3 })).find((i) => i.id === 'hitch-wraps')!;
+    const wraps = check(changed(rappelDouble, { hitch: { wraps: 3 } })).find((i) => i.id === 'hitch-wraps')!;
     expect(wraps.expected).toBe('3 around both strands');
     expect(check(rappelDouble).find((i) => i.id === 'hitch-connector')!.expected).toContain('right');
-    const left = { ...rappelDouble, people: { climber: club.tomas, partner: null } };
+    const left = withItem(rappelDouble, 'climber', { ...club.tomas, brakeHand: 'left' });
     expect(check(left).find((i) => i.id === 'hitch-connector')!.expected).toContain('left');
   });
 
   it('asks about parts only where they are there', () => {
-    const joined = withRig(
-      { ropeUse: 'joined', joiningKnot: 'flat-overhand' },
-      { ropeB: { ...club.longRope, id: 'b', name: 'Other' } },
-    );
     expect(ids(joined)).toContain('joining-knot');
     expect(ids(joined)).not.toContain('middle');
-    expect(ids(withRig({}, { extraConnector: club.secondPear }))).toContain('extra-connector');
-    expect(ids(withRig({}, { hitchCord: null }))).not.toContain('hitch-bites');
+    expect(ids(withSecond)).toContain('extra-connector');
+    expect(ids(withItem(rappelDouble, 'hitch', null))).not.toContain('hitch-bites');
+    expect(ids(without(rappelDouble, 'below')).filter((id) => id.startsWith('hitch'))).toEqual([]);
+  });
+
+  it('asks a belayer for tie-in, device and hold, and nothing about rope ends that hang nowhere', () => {
+    const items = ids(SETUPS['belay-top-rope']);
+    expect(items).toEqual(expect.arrayContaining(['tie-in', 'device-strands', 'device-connector', 'hold-person']));
+    expect(items).not.toContain('weigh-device');
+    expect(ids(SETUPS['lower-faulty'])).toContain('brake-led');
+    expect(ids(SETUPS['rappel-single'])).toEqual(expect.arrayContaining(['fastening', 'block-strand']));
   });
 
   it('carries on what the assessment left open, once', () => {
-    const textile = { ...rappelDouble, situation: { ...rappelDouble.situation, anchorRope: 'textile' as const } };
+    const textile = changed(rappelDouble, { anchor: { through: 'textile' } });
     expect(ids(textile)).toContain('finding:rig.anchor-textile:anchor');
-    const unsaid = withRig({ ends: 'unknown' });
+    const unsaid = changed(rappelDouble, { ropeEnds: { state: 'unknown' } });
     expect(ids(unsaid).filter((id) => id.includes('ends'))).toEqual(['rope-ends']);
   });
 
-  it('every item is valid, has distinct answers, an id of its own, and fills its numbers', () => {
-    const setup = withRig(
-      { hitchWraps: 1, ropeUse: 'joined' },
-      { ropeB: club.thinRope, extraConnector: club.secondPear },
-    );
-    const items = check(setup);
-    expect(new Set(items.map((i) => i.id)).size).toBe(items.length);
-    for (const item of items) {
-      expect(checkItemSchema.safeParse(item).success).toBe(true);
-      expect(new Set([item.expected, ...item.others]).size).toBe(1 + item.others.length);
-      for (const text of [item.look, item.touch, item.question, item.expected, ...item.others, item.why]) {
-        expect(fillTemplate(text, item.numbers, 'imperial')).not.toMatch(/[{}]/);
+  it('two open findings about two ropes are two items: answering one does not close the other', () => {
+    // A device that declares no range says so of each rope.
+    const two = changed(joined, { device: { item: { ...club.groovedTube, declarations: [] } } });
+    const open = ids(two).filter((id) => id.startsWith('finding:fit.range-not-declared'));
+    expect(open).toHaveLength(2);
+    expect(new Set(open).size).toBe(2);
+    for (const rope of ['ropeA', 'ropeB']) expect(open.some((id) => id.includes(rope))).toBe(true);
+  });
+
+  it('on every rig: each item is valid, has distinct answers, an id of its own, and fills its numbers', () => {
+    for (const { name, setup } of variedSetups()) {
+      const items = check(setup);
+      const rig = JSON.stringify(setup);
+      expect(new Set(items.map((i) => i.id)).size, name).toBe(items.length);
+      for (const item of items) {
+        const at = `${name}: ${item.id}`;
+        expect(checkItemSchema.safeParse(item).success, at).toBe(true);
+        expect(rig.includes(`"${item.part}"`) || ['ground', 'edge'].includes(item.part), at).toBe(true);
+        expect(new Set([item.expected, ...item.others]).size, at).toBe(1 + item.others.length);
+        for (const text of [item.look, item.touch, item.question, item.expected, ...item.others, item.why])
+          expect(fillTemplate(text, item.numbers, 'imperial'), at).not.toMatch(/[{}]|undefined|\bsafe/i);
+        expect(item.sources.length, at).toBeGreaterThan(0);
       }
-      expect(item.sources.length).toBeGreaterThan(0);
     }
   });
 });

@@ -1,5 +1,6 @@
 import type { Finding } from '../finding/index.ts';
-import { FAULTS, rappelHolds, singlePoints, type FaultId } from '../hold/index.ts';
+import { hanging, holdsFromRig, singlePoints } from '../hold/index.ts';
+import type { Context } from '../parts/index.ts';
 import type { Setup } from '../rig/index.ts';
 import {
   BREACHES,
@@ -10,51 +11,68 @@ import {
   stepsOf,
   withOption,
   type Critical,
+  type Sequence,
 } from '../sequence/index.ts';
 import type { CheckItem } from './check-item.ts';
+import { ITEM_KINDS, kindOf } from './item.ts';
 
-/** The steps of the doubled rappel that each item of the check looks back at. */
-export const STEPS_OF_ITEM: Readonly<Record<string, readonly string[]>> = {
-  anchor: ['rope-thread'],
-  'joining-knot': ['rope-join', 'rope-knot'],
-  middle: ['rope-middle'],
-  'rope-ends': ['ends-knot'],
-  'device-connector': ['device-lock'],
-  'hitch-connector': ['hitch-lock'],
-  'weigh-device': ['device-weigh'],
-  'hitch-bites': ['hitch-test'],
-};
+/** The order of steps that makes this set-up, with the options that it has; null where none is shipped for its job yet. */
+export function sequenceOf({ template, lines }: Pick<Setup, 'template' | 'lines'>): Sequence | null {
+  const [line] = lines;
+  if (template === 'rappel-double' && line?.kind === 'doubled')
+    return withOption(newSequence('doubled-rappel', 'x', ''), 'rope', line.use);
+  if ((template === 'rappel-single' || template === 'rappel-fixed') && line?.kind === 'fixed')
+    return withOption(
+      newSequence('single-rappel', 'x', ''),
+      'held',
+      line.fastening.how === 'blocked' ? 'blocked' : 'tied',
+    );
+  if (template === 'lower') return newSequence('lower-anchor', 'x', '');
+  if (template === 'lower-ground') return newSequence('lower-ground', 'x', '');
+  return null;
+}
 
-const known = new Map<string, readonly Critical[]>();
+const known = new Map<string, readonly { readonly critical: Critical; readonly stepId: string }[]>();
 
-/** Critical departures from the shipped doubled rappel with this rope; worked out once. */
-export function criticalRappel(rope: 'folded' | 'joined'): readonly Critical[] {
-  const there = known.get(rope);
+/** Critical departures from the shipped order; worked out once for each procedure and its options. */
+export function criticalSteps(sequence: Sequence): readonly { readonly critical: Critical; readonly stepId: string }[] {
+  const key = `${sequence.procedure} ${JSON.stringify(sequence.options)}`;
+  const there = known.get(key);
   if (there) return there;
-  const steps = stepsOf(withOption(newSequence('doubled-rappel', rope, ''), 'rope', rope));
-  const procedure = PROCEDURES['doubled-rappel'];
-  const critical = criticalOf(procedure, steps, explore(procedure, steps));
-  known.set(rope, critical);
-  return critical;
+  const steps = stepsOf(sequence);
+  const procedure = PROCEDURES[sequence.procedure];
+  const found = criticalOf(procedure, steps, explore(procedure, steps)).map((critical) => ({
+    critical,
+    stepId: steps[critical.at]?.id ?? '',
+  }));
+  known.set(key, found);
+  return found;
 }
 
 /**
  * Adds to the reason of each item what follows when it is nodded through: from the procedure, what the departure ends in; from what holds,
  * that nothing else does.
  */
-export function withConsequences(items: readonly CheckItem[], setup: Setup, findings: readonly Finding[]): CheckItem[] {
-  const critical = criticalRappel(setup.rig.ropeUse);
-  const steps = stepsOf(withOption(newSequence('doubled-rappel', 'x', ''), 'rope', setup.rig.ropeUse));
+export function withConsequences(items: readonly CheckItem[], ctx: Context, findings: readonly Finding[]): CheckItem[] {
+  const sequence = sequenceOf(ctx.setup);
+  const critical = sequence ? criticalSteps(sequence) : [];
   const complete = !findings.some((f) => f.code === 'rig.part-missing');
   const alone = new Set(
-    complete ? (singlePoints(rappelHolds(setup, findings)) as FaultId[]).map((id) => FAULTS[id].part) : [],
+    complete
+      ? hanging(ctx).flatMap((person) => {
+          const model = holdsFromRig(ctx, person, findings);
+          const byId = new Map(model.faults.map((f) => [f.id, f.part]));
+          return model.holds.length > 0 ? singlePoints(model).map((id) => byId.get(id)) : [];
+        })
+      : [],
   );
   return items.map((item) => {
     if (item.kind === 'open-finding') return item;
-    const looksAt = STEPS_OF_ITEM[item.id] ?? [];
-    const follows = critical.find((c) => looksAt.includes(steps[c.at]?.id ?? ''));
+    const kind = kindOf(item);
+    const looksAt: readonly string[] = kind ? ITEM_KINDS[kind] : [];
+    const follows = critical.find(({ stepId }) => looksAt.includes(stepId));
     const more = [
-      ...(follows ? [`Nodded through: ${BREACHES[follows.breach.kind].toLowerCase()}.`] : []),
+      ...(follows ? [`Nodded through: ${BREACHES[follows.critical.breach.kind].toLowerCase()}.`] : []),
       ...(alone.has(item.part) && item.kind === 'look' ? ['Nothing else holds when it lets go.'] : []),
     ];
     return more.length > 0 ? { ...item, why: [item.why, ...more].join(' ') } : item;

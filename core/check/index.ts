@@ -1,2 +1,3 @@
 export { buildCheck } from './build-check.ts';
+export { sequenceOf } from './consequences.ts';
 export { answersInOrder, checkItemSchema, type CheckItem } from './check-item.ts';

@@ -1,79 +1,114 @@
+import { assess } from '../assess/index.ts';
+import { seatKind } from '../connector/index.ts';
 import type { FindingNumber } from '../finding/index.ts';
-import { diameterOf, type Item } from '../gear/index.ts';
-import { GEAR_ROLES, type GearRole, type Setup } from '../rig/index.ts';
+import { diameterOf, JOB_FACTS, JOBS, servesJob, type Device, type Item, type ItemOf } from '../gear/index.ts';
+import { slotsOf, type Slot } from '../parts/index.ts';
+import { descentOf, ropeSlots, type Setup } from '../rig/index.ts';
 import { threshold } from '../sources/index.ts';
-import { exactly, scale } from '../units/index.ts';
+import { exactly } from '../units/index.ts';
+import { needsTwoRopes } from './picks.ts';
+import type { SearchResult } from './search.ts';
+import { combined } from './take.ts';
 
-/** A part that the locker lacks, named by what it must be able to do; a template over `numbers`, as in a finding. */
+/** Something the locker lacks, named by what it must be able to do and never as a product; a template over `numbers`. */
 export interface Need {
-  readonly role: GearRole;
+  readonly what: Slot['kind'];
   readonly says: string;
   readonly numbers: readonly FindingNumber[];
 }
 
-const PLAIN: Partial<Record<GearRole, string>> = {
-  harness: 'A harness, and what its leg loops are made for.',
-  ropeA: 'A rope of at least twice the descent, with its ends knotted.',
-  device: 'A device declared for two strands of this rope.',
-  extension: 'A sewn sling that holds 22 kN and leaves the device within reach of the arm.',
-};
+const mm = (key: string, label: string, value: number): FindingNumber => ({
+  key,
+  label,
+  quantity: 'diameterMm',
+  value: exactly(value),
+});
+const ofKind = <K extends Item['kind']>(items: readonly Item[], kind: K) =>
+  items.filter((i): i is ItemOf<K> => i.kind === kind);
+const need = (what: Need['what'], says: string, numbers: readonly FindingNumber[] = []): Need => ({
+  what,
+  says,
+  numbers,
+});
 
-/** What is open in the set-up and not to be had from the locker. */
-export function needs(setup: Setup, items: readonly Item[]): Need[] {
-  const roles: GearRole[] = [
-    'harness',
-    'ropeA',
-    'device',
-    'deviceConnector',
-    'extension',
-    'hitchCord',
-    'hitchConnector',
-  ];
-  const connectors = items.filter((i) => i.kind === 'connector').length;
-  return roles
-    .filter((role) => {
-      if (setup.gear[role] !== null) return false;
-      // Two connectors are needed at once; one in the locker cannot be both.
-      if (role === 'hitchConnector') return connectors < (setup.gear.deviceConnector ? 1 : 2);
-      return !items.some((i) => i.kind === GEAR_ROLES[role].kind);
-    })
-    .map((role) => describe(role, setup));
+/** What is open in a set-up and not to be had from the locker, and what speaks against every combination. */
+export function needs(open: Setup, items: readonly Item[], result: SearchResult): Need[] {
+  const slots = slotsOf(open).filter((s) => s.item === null && !s.optional);
+  const openOf = (kind: Slot['kind']) => slots.filter((s) => s.kind === kind).length;
+  const lacks = (kind: Exclude<Slot['kind'], 'person'>) => openOf(kind) > 0 && ofKind(items, kind).length === 0;
+  // What is chosen already is what the others must go with.
+  const chosen = open.lines.flatMap((l) => ropeSlots(l).flatMap((r) => r.item ?? []));
+  const ropes = chosen.length > 0 ? chosen : ofKind(items, 'rope');
+  const connectors = ofKind(items, 'connector');
+  const made = ofKind(items, 'device').filter((d) => servesJob(d.family, open.job));
+  const worst = result.combinations.length === 0 ? worstCodes(open, items, result) : [];
+  const everywhere = (code: string) => worst.length > 0 && worst.every((codes) => codes.includes(code));
+  const found: Need[] = [];
+
+  if (openOf('rope') > 0 && (ofKind(items, 'rope').length < openOf('rope') || everywhere('geometry.rope-too-short')))
+    found.push(ropeNeed(open));
+  if (openOf('device') > 0 && made.length === 0 && ropes.length > 0) found.push(deviceNeed(open, ropes));
+  const clips = worst.some((codes) => codes.some((c) => c.startsWith('connector.')));
+  if (openOf('connector') > 0 && (connectors.length === 0 || (clips && made.length > 0)))
+    found.push(connectorNeed(made[0], ropes));
+  else if (connectors.length < openOf('connector'))
+    found.push(need('connector', 'A locking connector of its own, not the one of the device.'));
+  if (lacks('sling'))
+    found.push(need('sling', 'A sewn sling that holds 22 kN and leaves the device within reach of the arm.'));
+  if (lacks('cord')) found.push(cordNeed(ropes));
+  if (lacks('harness')) found.push(need('harness', 'A harness, and what its leg loops are made for.'));
+  return found;
 }
 
-function describe(role: GearRole, { gear }: Setup): Need {
-  const rope = gear.ropeA ? diameterOf(gear.ropeA).diameterMm : null;
-  if (role === 'deviceConnector' && rope) {
-    const width = {
-      key: 'width',
-      label: 'Inside width, at least',
-      quantity: 'diameterMm',
-      value: exactly(2 * rope.best + threshold('connectorRoomMm')),
-    } as const;
-    return { role, says: 'A locking connector with a broad end, inside width at least {width}.', numbers: [width] };
+/** Codes of every *stop* of the first combinations that have one. */
+function worstCodes(open: Setup, items: readonly Item[], result: SearchResult): string[][] {
+  return result.rejected.slice(0, 40).map((c) =>
+    assess(combined(open, c.picks, items, []))
+      .findings.filter((f) => f.severity === 'stop')
+      .map((f) => f.code),
+  );
+}
+
+function ropeNeed(open: Setup): Need {
+  const metres = JOB_FACTS[open.job].ropePerHeight * Math.max(0, descentOf(open.site)) + threshold('ropeEndMarginM');
+  return need('rope', `${needsTwoRopes(open) ? 'Two ropes' : 'A rope'} of at least {length}, knots taken off.`, [
+    { key: 'length', label: 'Length, at least', quantity: 'lengthM', value: exactly(metres) },
+  ]);
+}
+
+function deviceNeed({ job }: Setup, ropes: readonly ItemOf<'rope'>[]): Need {
+  const mean = ropes.map((r) => diameterOf(r).diameterMm.best).sort((a, b) => a - b);
+  const { strands } = JOB_FACTS[job];
+  return need(
+    'device',
+    `A device made for this job (${JOBS[job].toLowerCase()}), declared for ${strands} ${strands === 'one' ? 'strand' : 'strands'} of {thin} to {thick}.`,
+    [mm('thin', 'Thinnest rope', mean[0]!), mm('thick', 'Thickest rope', mean.at(-1)!)],
+  );
+}
+
+function cordNeed(ropes: readonly ItemOf<'rope'>[]): Need {
+  const rope = ropes[0] ? diameterOf(ropes[0]).diameterMm.best : 10;
+  return need('cord', 'A cord of {thin} to {thick} that does not melt easily, long enough for four wraps.', [
+    mm('thin', 'Cord, at least', rope * threshold('hitchRatioLow')),
+    mm('thick', 'Cord, at most', rope * threshold('hitchRatioHigh')),
+  ]);
+}
+
+function connectorNeed(device: Device | undefined, ropes: readonly ItemOf<'rope'>[]): Need {
+  if (device && seatKind(device) === 'plates' && device.eyeMm !== null) {
+    const gap = device.gapMm ?? 0;
+    return need(
+      'connector',
+      `A locking connector, strong enough for this job, with stock of at most {stock}${gap > 0 ? ' and a sleeve thicker than {gap}' : ''}.`,
+      [
+        mm('stock', 'Stock, at most', device.eyeMm - threshold('freePlayMm')),
+        ...(gap > 0 ? [mm('gap', 'Gap between the plates', gap)] : []),
+      ],
+    );
   }
-  if (role === 'hitchCord' && rope) {
-    const thick = {
-      key: 'thick',
-      label: 'Cord, at most',
-      quantity: 'diameterMm',
-      value: scale(rope, threshold('hitchRatioHigh')),
-    } as const;
-    const thin = {
-      key: 'thin',
-      label: 'Cord, at least',
-      quantity: 'diameterMm',
-      value: scale(rope, threshold('hitchRatioLow')),
-    } as const;
-    return {
-      role,
-      says: 'A cord of {thin} to {thick} that does not melt easily, long enough for four wraps around both strands.',
-      numbers: [thin, thick],
-    };
-  }
-  const says =
-    PLAIN[role] ??
-    (role === 'hitchCord'
-      ? 'A cord of about 0.6 to 0.8 of the rope’s diameter that does not melt easily.'
-      : 'A locking connector of its own, not the one of the device.');
-  return { role, says, numbers: [] };
+  const thickest = ropes.map((r) => diameterOf(r).diameterMm.best).sort((a, b) => b - a)[0];
+  if (thickest === undefined) return need('connector', 'A locking connector with a broad end.');
+  return need('connector', 'A locking connector with a broad end, inside width at least {width}.', [
+    mm('width', 'Inside width, at least', 2 * thickest + threshold('connectorRoomMm')),
+  ]);
 }

@@ -1,76 +1,71 @@
-import { assessChoice } from '../assess-choice.ts';
+import { assess } from '../assess/index.ts';
 import type { WayTest } from '../connector/index.ts';
-import { MUNTER, type Item, type ItemOf } from '../gear/index.ts';
-import { blankSetup, type Choice, type Question, type Setup } from '../rig/index.ts';
-import type { Combination } from './plan.ts';
+import type { Ref } from '../finding/index.ts';
+import type { Item, Person } from '../gear/index.ts';
+import { slotsOf } from '../parts/index.ts';
+import {
+  blankSetup,
+  notRigged,
+  wellRigged,
+  withFields,
+  withItem,
+  type Setup,
+  type Site,
+  type TemplateId,
+} from '../rig/index.ts';
+import { withPicks, type Pick } from './picks.ts';
 
-export interface TakeInput {
-  readonly question: Question;
-  readonly combination: Combination;
-  readonly items: readonly Item[];
-  readonly tests: readonly WayTest[];
-  readonly id: string;
-  readonly name: string;
-  /** ISO 8601. */
-  readonly now: string;
+/** What a plan asks: what for, where, and who. */
+export interface Question {
+  readonly template: TemplateId;
+  readonly site: Partial<Site>;
+  /** Who stands where in the rig. */
+  readonly people: Readonly<Record<Ref, Person | null>>;
 }
 
-function find<K extends Item['kind']>(
+/** The question as a set-up in which every part is open. */
+export function openSetup({ template, site, people }: Question, own: { id: string; name: string; now: string }): Setup {
+  const blank = blankSetup(template, own);
+  const placed = Object.entries(people).reduce((setup, [ref, person]) => withItem(setup, ref, person), blank);
+  return withFields(placed, 'site', site);
+}
+
+/** A set-up with a combination in it, judged as if it were rigged as it is meant to be. */
+export const combined = (
+  open: Setup,
+  picks: readonly Pick[],
   items: readonly Item[],
-  kind: K,
-  id: string | null | undefined,
-): ItemOf<K> | null {
-  return items.find((i): i is ItemOf<K> => i.kind === kind && i.id === id) ?? null;
-}
+  tests: readonly WayTest[],
+): Setup => withPicks({ ...wellRigged(open), tests: testsFor(open, picks, tests) }, picks, items);
 
-/** A combination with snapshots of its parts and the findings of this moment. */
-export function takeChoice({ question, combination, items, tests, id, name, now }: TakeInput): Choice {
-  const { ropeAId, ropeBId, deviceId, connectorId, way, hitch } = combination;
-  const choice: Omit<Choice, 'findings'> = {
-    id,
-    name,
-    createdAt: now,
+/**
+ * A combination taken over: the parts are chosen, the way of clipping is kept as planned with the own tests of it, and what has to be seen at
+ * the rope stays open. What was found at that moment is kept beside it.
+ */
+export function take(
+  open: Setup,
+  picks: readonly Pick[],
+  items: readonly Item[],
+  tests: readonly WayTest[],
+  now: string,
+): Setup {
+  const found = assess(combined(open, picks, items, tests)).findings;
+  const rope = slotsOf(open).find((s) => s.kind === 'rope')?.ref;
+  const ropeItem = items.find((i) => i.id === picks.find((p) => p.ref === rope)?.itemId);
+  const marked = ropeItem?.kind === 'rope' && (ropeItem.middle === 'marked' || ropeItem.middle === 'bicolour');
+  const taken: Setup = {
+    ...notRigged(withPicks(open, picks, items)),
+    tests: testsFor(open, picks, tests),
+    taken: { at: now, findings: structuredClone(found) as NonNullable<Setup['taken']>['findings'] },
     updatedAt: now,
-    question,
-    gear: {
-      ropeA: find(items, 'rope', ropeAId),
-      ropeB: find(items, 'rope', ropeBId),
-      device: deviceId === MUNTER.id ? MUNTER : find(items, 'device', deviceId),
-      connector: find(items, 'connector', connectorId),
-      hitchCord: find(items, 'cord', hitch?.cordId),
-    },
-    way,
-    hitchKind: hitch?.kind ?? 'autoblock',
-    hitchWraps: hitch?.wraps ?? 4,
-    tests: tests.filter((t) => t.connectorId === connectorId && t.deviceId === deviceId),
-    note: '',
   };
-  return { ...choice, findings: structuredClone(assessChoice(choice).findings) as Choice['findings'] };
+  const doubled = taken.lines.find((l) => l.kind === 'doubled');
+  return doubled && marked && rope ? withFields(taken, doubled.id, { middleMissM: 0.2 }) : taken;
 }
 
-/** A doubled rappel becomes a set-up: its parts are chosen, what has to be seen at the rope stays open. */
-export function takeSetup(input: TakeInput): Setup {
-  const { question, gear, hitchKind, hitchWraps } = takeChoice(input);
-  const blank = blankSetup(input.id, input.name, input.now);
-  const middle = gear.ropeA?.middle;
-  return {
-    ...blank,
-    situation: { ...blank.situation, anchorHeightM: question.heightM, weather: question.weather },
-    people: { ...blank.people, climber: question.climber },
-    gear: {
-      ...blank.gear,
-      ropeA: gear.ropeA,
-      ropeB: gear.ropeB,
-      device: gear.device,
-      deviceConnector: gear.connector,
-      hitchCord: gear.hitchCord,
-    },
-    rig: {
-      ...blank.rig,
-      ropeUse: gear.ropeB ? 'joined' : 'folded',
-      middleMissM: middle === 'marked' || middle === 'bicolour' ? 0.2 : blank.rig.middleMissM,
-      hitchKind,
-      hitchWraps,
-    },
-  };
+/** Own tests of the connectors that were picked; those of the set-up stay. */
+function testsFor(open: Setup, picks: readonly Pick[], tests: readonly WayTest[]): WayTest[] {
+  const ids = new Set(picks.map((p) => p.itemId));
+  const own = tests.filter((t) => ids.has(t.connectorId));
+  return [...open.tests.filter((t) => !own.some((o) => o.id === t.id)), ...own];
 }

@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import { itemSchema, personSchema } from '../gear/index.ts';
 import { checkRecordSchema, usageSchema } from '../log/index.ts';
-import { choiceSchema, setupSchema } from '../rig/index.ts';
+import { setupSchema } from '../rig/index.ts';
 import { wayTestSchema } from '../connector/index.ts';
 import { sequenceSchema } from '../sequence/index.ts';
 
 export const FORMAT = 'zevrin';
 /** Version of the files that are written. Every older one is still read. */
-export const VERSION = 3;
+export const VERSION = 4;
 
 const unique = (list: readonly { id: string }[], ctx: z.RefinementCtx, path: string) => {
   const seen = new Set<string>();
@@ -25,7 +25,6 @@ export const workspaceSchema = z
     setups: z.array(setupSchema),
     checks: z.array(checkRecordSchema),
     uses: z.array(usageSchema),
-    choices: z.array(choiceSchema),
     wayTests: z.array(wayTestSchema),
     sequences: z.array(sequenceSchema),
   })
@@ -40,7 +39,6 @@ export const COLLECTIONS = [
   'setups',
   'checks',
   'uses',
-  'choices',
   'wayTests',
   'sequences',
 ] as const satisfies readonly Collection[];
@@ -51,7 +49,6 @@ export const emptyWorkspace = (): Workspace => ({
   setups: [],
   checks: [],
   uses: [],
-  choices: [],
   wayTests: [],
   sequences: [],
 });
@@ -60,7 +57,6 @@ const head = { format: z.literal(FORMAT), version: z.literal(VERSION) };
 export const documentSchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...head, kind: z.literal('workspace'), workspace: workspaceSchema }),
   z.strictObject({ ...head, kind: z.literal('setup'), setup: setupSchema }),
-  z.strictObject({ ...head, kind: z.literal('choice'), choice: choiceSchema }),
   z.strictObject({ ...head, kind: z.literal('sequence'), sequence: sequenceSchema }),
 ]);
 export type Document = z.infer<typeof documentSchema>;

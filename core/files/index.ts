@@ -10,6 +10,8 @@ export {
   type Workspace,
 } from './documents.ts';
 export { migrator, type Migration } from './migrate.ts';
-export { entryFrom1To2, MIGRATIONS } from './migrations.ts';
+export { entryFrom1To2, entryFrom3To4, MIGRATIONS } from './migrations.ts';
+export { choice4, setup4, setupsWithChoices } from './to-v4.ts';
 export { readDocument, type FileIssue, type FileResult } from './read.ts';
-export { writeChoice, writeSequence, writeSetup, writeWorkspace } from './write.ts';
+export { writeSequence, writeSetup, writeWorkspace } from './write.ts';
+export { setupJsonSchema } from './schema.ts';

@@ -1,4 +1,5 @@
 import type { Migration } from './migrate.ts';
+import { choice4, setup4, setupsWithChoices } from './to-v4.ts';
 
 /*
  * Migrations see plain JSON of an old version and know nothing of today's schemas: what they add is written out here, and stays as it is
@@ -95,4 +96,43 @@ export const MIGRATIONS: readonly Migration[] = [
       ...(isObject(document.workspace) ? { workspace: { ...document.workspace, sequences: [] } } : {}),
     }),
   },
+  {
+    from: 3,
+    name: 'one rig for every job: the doubled rappel and the choices become rigs',
+    up: (document) => {
+      const { choice, ...rest } = document;
+      if (document.kind === 'choice')
+        return { ...rest, kind: 'setup', setup: isObject(choice) ? choice4(choice) : choice };
+      if (isObject(document.setup)) return { ...document, setup: setup4(document.setup) };
+      if (!isObject(document.workspace)) return document;
+      const { choices, ...workspace } = document.workspace;
+      const setups = Array.isArray(workspace.setups) ? workspace.setups : [];
+      const all = setupsWithChoices(setups, Array.isArray(choices) ? choices : []);
+      return {
+        ...document,
+        workspace: {
+          ...workspace,
+          checks: list(workspace.checks, check4),
+          ...(Array.isArray(workspace.setups)
+            ? {
+                setups: [
+                  ...(list(all.slice(0, setups.length), setup4) as unknown[]),
+                  ...(list(all.slice(setups.length), choice4) as unknown[]),
+                ],
+              }
+            : {}),
+        },
+      };
+    },
+  },
 ];
+
+const check4 = (check: Json): Json => (isObject(check.setup) ? { ...check, setup: setup4(check.setup) } : check);
+
+/** One stored entry of a collection, from version 3 to 4. Choices become set-ups: the database moves them. */
+export function entryFrom3To4(collection: string, entry: unknown): unknown {
+  if (!isObject(entry)) return entry;
+  if (collection === 'setups') return setup4(entry);
+  if (collection === 'choices') return choice4(entry);
+  return collection === 'checks' ? check4(entry) : entry;
+}

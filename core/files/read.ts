@@ -3,6 +3,8 @@ import { sequenceIssues, type Sequence } from '../sequence/index.ts';
 import { documentSchema, FORMAT, VERSION, type Document } from './documents.ts';
 import { migrator } from './migrate.ts';
 import { MIGRATIONS } from './migrations.ts';
+import { choice3Schema } from './v3/choice.ts';
+import { setup3Schema } from './v3/setup.ts';
 
 /** What is wrong in a file, and exactly where. `path` reads like `workspace.items[3].lengthM`, '' for the whole file. */
 export interface FileIssue {
@@ -15,6 +17,36 @@ export type FileResult<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly issues: readonly FileIssue[] };
 
 const migrate = migrator(VERSION, MIGRATIONS);
+const toVersion3 = migrator(
+  3,
+  MIGRATIONS.filter((m) => m.from < 3),
+);
+
+/** What in a file of version 3 is not as it was then, by the paths of that file. */
+function issuesOf3(document: Record<string, unknown>): z.ZodError['issues'] {
+  const at = (path: PropertyKey[], schema: z.ZodType, value: unknown) => {
+    const parsed = schema.safeParse(value);
+    return parsed.success ? [] : parsed.error.issues.map((issue) => ({ ...issue, path: [...path, ...issue.path] }));
+  };
+  const each = (
+    path: PropertyKey[],
+    value: unknown,
+    one: (path: PropertyKey[], entry: unknown) => z.ZodError['issues'],
+  ) => (Array.isArray(value) ? value.flatMap((entry: unknown, i) => one([...path, i], entry)) : []);
+  const inside = (value: unknown, key: string): unknown =>
+    value !== null && typeof value === 'object' ? (value as Record<string, unknown>)[key] : undefined;
+  if (document.kind === 'setup') return at(['setup'], setup3Schema, document.setup);
+  if (document.kind === 'choice') return at(['choice'], choice3Schema, document.choice);
+  if (document.kind !== 'workspace') return [];
+  const workspace = (key: string) => inside(document.workspace, key);
+  return [
+    ...each(['workspace', 'setups'], workspace('setups'), (path, entry) => at(path, setup3Schema, entry)),
+    ...each(['workspace', 'choices'], workspace('choices'), (path, entry) => at(path, choice3Schema, entry)),
+    ...each(['workspace', 'checks'], workspace('checks'), (path, entry) =>
+      at([...path, 'setup'], setup3Schema, inside(entry, 'setup')),
+    ),
+  ];
+}
 
 const pathText = (path: readonly PropertyKey[]): string =>
   path.reduce<string>(
@@ -38,13 +70,15 @@ const fail = (path: string, read: string, message: string): FileResult<never> =>
 function fromZod(error: z.ZodError, root: unknown): FileResult<never> {
   return {
     ok: false,
-    issues: error.issues.map((issue) => ({
-      path: pathText(issue.path),
-      read: readAt(root, issue.path),
-      message: issue.message,
-    })),
+    issues: error.issues.map((issue) => issueOf(issue, root)),
   };
 }
+
+const issueOf = (issue: Pick<z.ZodError['issues'][number], 'path' | 'message'>, root: unknown): FileIssue => ({
+  path: pathText(issue.path),
+  read: readAt(root, issue.path),
+  message: issue.message,
+});
 
 /** Every order of steps in a document, with where it stands. */
 function ordersOf(document: Document): [PropertyKey[], Sequence][] {
@@ -81,7 +115,10 @@ export function readDocument(text: string): FileResult<Document> {
       `This file was written by a newer Zevrin (version ${version}); this one reads up to version ${VERSION}. The file was not changed.`,
     );
   }
-  const current = migrate(document, version);
+  const third = version <= 3 ? toVersion3(document, version) : null;
+  const old = third ? issuesOf3(third) : [];
+  if (old.length > 0) return { ok: false, issues: old.map((issue) => issueOf(issue, third)) };
+  const current = third ? migrate(third, 3) : migrate(document, version);
   const parsed = documentSchema.safeParse(current);
   if (!parsed.success) return fromZod(parsed.error, current);
   const issues = ordersOf(parsed.data).flatMap(([path, sequence]) =>

@@ -1,4 +1,4 @@
-import type { Choice, Setup } from '../rig/index.ts';
+import type { Setup } from '../rig/index.ts';
 import type { Sequence } from '../sequence/index.ts';
 import { documentSchema, FORMAT, VERSION, type Document, type Workspace } from './documents.ts';
 
@@ -16,14 +16,13 @@ const byId = <T extends { id: string }>(list: readonly T[]): T[] =>
 
 /** A whole workspace as a file; every list in the order of its ids, so that the order of storing does not show. */
 export function writeWorkspace(workspaceToWrite: Workspace): string {
-  const { items, people, setups, checks, uses, choices, wayTests, sequences } = workspaceToWrite;
+  const { items, people, setups, checks, uses, wayTests, sequences } = workspaceToWrite;
   const workspace: Workspace = {
     items: byId(items),
     people: byId(people),
     setups: byId(setups),
     checks: byId(checks),
     uses: byId(uses),
-    choices: byId(choices),
     wayTests: byId(wayTests),
     sequences: byId(sequences),
   };
@@ -31,9 +30,6 @@ export function writeWorkspace(workspaceToWrite: Workspace): string {
 }
 /** One set-up as a file, for the command line and for a partner. */
 export const writeSetup = (setup: Setup): string => print({ format: FORMAT, version: VERSION, kind: 'setup', setup });
-/** One combination taken for a job as a file. */
-export const writeChoice = (choice: Choice): string =>
-  print({ format: FORMAT, version: VERSION, kind: 'choice', choice });
 /** One order of steps as a file. */
 export const writeSequence = (sequence: Sequence): string =>
   print({ format: FORMAT, version: VERSION, kind: 'sequence', sequence });

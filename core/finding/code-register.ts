@@ -23,8 +23,11 @@ const SEAT = 'core/connector/seat.test.ts';
 const WAYS = 'core/connector/ways.test.ts';
 const OWN = 'core/connector/own-tests.test.ts';
 const PAIR = 'core/connector/pair.test.ts';
-const HOLD = 'core/hold/rappel.test.ts';
-const RIG = 'core/rig/rig-findings.test.ts';
+const HOLD = 'core/hold/from-rig.test.ts';
+const ASSESS = 'core/assess/assess.test.ts';
+const VARIATIONS = 'core/assess/variations.test.ts';
+const LINES = 'core/parts/lines.test.ts';
+const RIG = 'core/parts/lines.test.ts';
 
 const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string]>> = {
   'rig.part-missing': ['A part of the set-up is not chosen', RIG],
@@ -39,6 +42,15 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'rig.extension-strength': ['Strength left in the sling of the extension', RIG],
   'rig.extension-strength-unknown': ['Strength of the sling not known', RIG],
   'rig.joining-knot-unknown': ['Not said how the two ropes are joined', RIG],
+  'rig.not-judged': ['Nothing has looked at it', ASSESS],
+  'rig.fastening': ['How the rope is held at the anchor', LINES],
+  'rig.block-strand': ['Strand of a blocked rope that holds nobody', LINES],
+  'rig.block-backup': ['Knot at the rings without a connector', LINES],
+  'rig.tie-in': ['Knot by which somebody is tied in', LINES],
+  'rig.held-below': ['Somebody holds the rope from below', VARIATIONS],
+  'rig.lanyard': ['Lanyard clipped to the anchor', VARIATIONS],
+  'rig.knot-below': ['A knot in the rope below the device', VARIATIONS],
+  'rig.no-belay-loop': ['Harness has no belay loop', LINES],
   'hold.nothing': ['Nothing is known to hold', HOLD],
   'hold.hand-alone': ['Only the brake hand holds', HOLD],
   'hold.single-point': ['Nothing holds when one thing lets go that is in doubt', HOLD],
@@ -77,6 +89,7 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'friction.hand-above-device': ['Brake hand above the device', HAND],
   'friction.rope-holds-back': ['The hanging rope brakes by itself', HAND],
   'friction.conditions': ['Conditions shift the friction', HAND],
+  'friction.brake-led-unknown': ['Not said how the brake strand is led at the anchor', LINES],
   'hitch.grips': ['Hitch has wraps enough to grip', HITCH],
   'hitch.grip-doubtful': ['Hitch may slip', HITCH],
   'hitch.slips': ['Hitch slips', HITCH],
@@ -97,12 +110,16 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'geometry.hitch-reaches-device': ['Hitch can reach the device', CLEARANCE],
   'geometry.cord-too-short': ['Cord too short for these wraps', CLEARANCE],
   'geometry.hitch-unknown': ['Reach of the hitch cannot be computed', CLEARANCE],
+  'geometry.hitch-in-reach': ['Hitch above within arm’s reach', VARIATIONS],
+  'geometry.hitch-out-of-reach': ['Hitch above out of arm’s reach', VARIATIONS],
+  'geometry.hitch-onto-device': ['Hitch above can be pushed onto the device', VARIATIONS],
   'geometry.device-in-reach': ['Device within arm’s reach', REACH],
   'geometry.device-at-arms-end': ['Device at the end of the arm', REACH],
   'geometry.device-out-of-reach': ['Device out of arm’s reach', REACH],
   'geometry.rope-reaches': ['Both rope ends reach', BUDGET],
   'geometry.rope-barely-reaches': ['A rope end barely reaches', BUDGET],
   'geometry.rope-too-short': ['A rope end does not reach', BUDGET],
+  'geometry.pull-strand-short': ['Strand to pull the rope down does not reach', LINES],
   'geometry.ends-knotted': ['Both rope ends knotted', BUDGET],
   'geometry.ends-open': ['Rope end not knotted', BUDGET],
   'geometry.ends-unknown': ['Not said whether the rope ends are knotted', BUDGET],
@@ -134,6 +151,7 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'connector.job-strength': ['Strength left against the load of the job', WAYS],
   'connector.own-test-bad': ['Your own test of this way went wrong', OWN],
   'connector.own-test-worked': ['Your own test of this way worked', OWN],
+  'connector.way-unsaid': ['Not said from which side the connector goes in', LINES],
   'connector.pair-same-side': ['Two connectors with their gates alike', PAIR],
   'connector.pair-no-room': ['No room for two connectors', PAIR],
   'connector.pair-opposed': ['Two connectors opposed and reversed', PAIR],

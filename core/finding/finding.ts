@@ -80,6 +80,17 @@ export const about = (findings: readonly Finding[], names: Readonly<Record<strin
       : f,
   );
 
+/** A key for each finding that stays the same while the set-up changes elsewhere: its code, all it is about, and which one of several alike. */
+export function findingKeys(findings: readonly Pick<Finding, 'code' | 'subject'>[]): string[] {
+  const seen = new Map<string, number>();
+  return findings.map(({ code, subject }) => {
+    const key = `${code}:${subject.join('+')}`;
+    const n = (seen.get(key) ?? 0) + 1;
+    seen.set(key, n);
+    return n === 1 ? key : `${key}#${n}`;
+  });
+}
+
 const rank = (severity: Severity): number => SEVERITIES.indexOf(severity);
 
 /** The worse of two severities. */

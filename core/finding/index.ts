@@ -4,6 +4,7 @@ export { DOUBTS, doubtedBy, type Doubt } from './doubts.ts';
 export {
   about,
   finding,
+  findingKeys,
   findingNumberSchema,
   findingSchema,
   overall,

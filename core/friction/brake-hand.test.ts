@@ -30,6 +30,36 @@ describe('brakeForceN', () => {
   });
 });
 
+describe('a grooved tube with its brake strand at an angle to the load', () => {
+  const grooved = { ...club.groovedTube, wear: 'new' as const };
+  const round10 = { ...club.longRope, measuredDiameterMm: 10 };
+  const at = (degrees: number) =>
+    figures({
+      ...base,
+      climber: club.tomas,
+      device: grooved,
+      ropeA: round10,
+      strands: 'one',
+      massKg: 84,
+      rope: 'none',
+      brakeAngleRad: (degrees * Math.PI) / 180,
+    }).bottomN.best;
+  // judgement.md: ratio 2.19 / 2.90 / 3.82 / 5.05 / 6.66; 84 kg need 376 N beside the load, 126 led back. Three figures as printed there.
+  it.each([
+    [0, 2.19],
+    [45, 2.9],
+    [90, 3.82],
+    [135, 5.05],
+    [180, 6.66],
+  ])('%s degrees: ratio %s', (degrees, ratio) =>
+    expect((84 * STANDARD_GRAVITY_M_PER_S2) / at(degrees)).toBeCloseTo(ratio, 1),
+  );
+  it('84 kg: 376 N beside the load', () => {
+    expect(Math.abs(at(0) - 376)).toBeLessThan(2);
+    expect(at(0) / at(180)).toBeGreaterThan(2.9);
+  });
+});
+
 describe('tubeExponent', () => {
   const at = (change: Partial<Parameters<typeof tubeExponent>[0]>) =>
     tubeExponent({

@@ -1,7 +1,7 @@
 import { finding, type Finding, type FindingNumber } from '../finding/index.ts';
 import { diameterOf, linearDensityKgPerM, traitsOf, type Device, type Person, type Rope } from '../gear/index.ts';
 import { threshold } from '../sources/index.ts';
-import { plus, ratioIndependent, type Interval } from '../units/index.ts';
+import { exactly, mapRising, plus, ratioIndependent, type Interval } from '../units/index.ts';
 import { brakeForceN, handForceN } from './brake-force.ts';
 import { frictionShifts, sheathOfBoth, type Weather } from './conditions.ts';
 import { deviceExponent } from './device-exponent.ts';
@@ -20,6 +20,17 @@ export interface BrakeHandInput {
   readonly descentM: number;
   /** True when the hitch was judged and nothing was found against it. */
   readonly backupStands: boolean;
+  /** What hangs on the rope when it is not whoever brakes, kg. */
+  readonly massKg?: number;
+  /** Angle between brake strand and loaded strand, rad, 0 to pi; pi when left out: the hand straight below, the load above. */
+  readonly brakeAngleRad?: number;
+  /**
+   * Where the rope is that helps or loads: `below` the device it helps the hand (the usual); `load`: the rope let out hangs with the person
+   * below the device; `none`: it hangs on neither side to speak of.
+   */
+  readonly rope?: 'below' | 'load' | 'none';
+  /** Ratio by which the rope over an anchor lightens the load, >= 1; left out: no such anchor. */
+  readonly overAnchor?: Interval;
 }
 
 /** Force that the hand must hold at one depth. */
@@ -38,6 +49,8 @@ export interface BrakeFigures {
   readonly handAboveN: Interval;
   /** At the bottom, with a second connector; null when there is one already. */
   readonly withExtraN: Interval | null;
+  /** At the bottom, with the brake strand led up and over; null where it pulls away from the load already. */
+  readonly redirectedN: Interval | null;
   readonly handN: Interval;
   readonly handMeasured: boolean;
 }
@@ -58,25 +71,32 @@ export function brakeFigures(input: BrakeHandInput): BrakeFigures | null {
   const conditions = { weather, sheath: sheathOfBoth(input.ropeA, input.ropeB), wear: device.wear };
   const exponent = (lipRad: number, extra: boolean) =>
     deviceExponent({ brake, conditions, diameterMm, extraConnector: extra, lipRad });
+  const { rope = 'below', brakeAngleRad = HAND_BELOW_RAD, massKg = climber.massKg } = input;
+  const lighter = input.overAnchor ? mapRising(input.overAnchor, Math.log) : null;
   const forceAt = (depthM: number, ofDevice: Interval) =>
     brakeForceN({
-      massKg: climber.massKg,
-      exponent: ofDevice,
+      massKg: massKg + (rope === 'load' ? ropeKgPerM.best * depthM : 0),
+      exponent: lighter ? plus(ofDevice, lighter) : ofDevice,
       ropeKgPerM,
-      hangingM: Math.max(0, descentM - depthM),
+      hangingM: rope === 'below' ? Math.max(0, descentM - depthM) : 0,
     });
-  const below = exponent(HAND_BELOW_RAD, extraConnector);
-  const profile = Array.from({ length: PROFILE_STEPS + 1 }, (_, i) => {
-    const depthM = (descentM * i) / PROFILE_STEPS;
-    return { depthM, forceN: forceAt(depthM, below) };
-  });
+  const below = exponent(brakeAngleRad, extraConnector);
   const hand = handForceN(climber);
+  let profile: readonly BrakePoint[] | null = null;
   return {
-    profile,
-    topN: profile[0]!.forceN,
-    bottomN: profile[PROFILE_STEPS]!.forceN,
+    // Only the drawing asks for it, and a plan computes thousands of figures.
+    get profile() {
+      profile ??= Array.from({ length: PROFILE_STEPS + 1 }, (_, i) => {
+        const depthM = (descentM * i) / PROFILE_STEPS;
+        return { depthM, forceN: forceAt(depthM, below) };
+      });
+      return profile;
+    },
+    topN: forceAt(0, below),
+    bottomN: forceAt(descentM, below),
     handAboveN: forceAt(descentM, exponent(HAND_ABOVE_RAD, extraConnector)),
-    withExtraN: extraConnector ? null : forceAt(descentM, exponent(HAND_BELOW_RAD, true)),
+    withExtraN: extraConnector ? null : forceAt(descentM, exponent(brakeAngleRad, true)),
+    redirectedN: brakeAngleRad < HAND_BELOW_RAD ? forceAt(descentM, exponent(HAND_BELOW_RAD, extraConnector)) : null,
     handN: hand.forceN,
     handMeasured: hand.measured,
   };
@@ -112,7 +132,8 @@ const force = (key: string, label: string, value: Interval): FindingNumber => ({
   value,
 });
 
-function alongTheDescent({ climber, extraConnector }: BrakeHandInput, figures: BrakeFigures): Finding {
+function alongTheDescent(input: BrakeHandInput, figures: BrakeFigures): Finding {
+  const { climber, extraConnector, rope = 'below', massKg = climber.massKg } = input;
   const margin = ratioIndependent(figures.handN, figures.bottomN);
   const numbers: FindingNumber[] = [
     force('need', 'Needed at the bottom', figures.bottomN),
@@ -124,15 +145,28 @@ function alongTheDescent({ climber, extraConnector }: BrakeHandInput, figures: B
       key: 'mass',
       label: 'Mass with gear',
       quantity: 'massKg',
-      value: { low: climber.massKg, best: climber.massKg, high: climber.massKg },
+      value: exactly(massKg),
     },
     ...(figures.withExtraN ? [force('extra', 'Needed with a second connector', figures.withExtraN)] : []),
+    ...(figures.redirectedN
+      ? [force('redirected', 'Needed with the brake strand led up and over', figures.redirectedN)]
+      : []),
   ];
   const subject = ['brakeHand', 'device'] as const;
-  const because = `At the bottom no rope hangs below to help: {need~} is needed, the hand holds {hand~}${figures.handMeasured ? '' : ', estimated'}.`;
-  const more = extraConnector
-    ? 'Take a device with more friction or a thicker rope.'
-    : 'Clip a second connector beside the first: the need falls to about {extra}.';
+  const where =
+    rope === 'below'
+      ? 'At the bottom no rope hangs below to help'
+      : figures.redirectedN
+        ? 'Load and brake strand run side by side, so that the device turns the rope little'
+        : 'With the whole weight on the rope';
+  const because = `${where}: {need~} is needed, the hand holds {hand~}${figures.handMeasured ? '' : ', estimated'}.`;
+  // A Munter hitch is at its best with both strands side by side: led over, it would need more.
+  const redirectHelps = figures.redirectedN !== null && figures.redirectedN.best < figures.bottomN.best;
+  const more = redirectHelps
+    ? 'Lead the brake strand up through a connector above the device: the need falls to about {redirected}.'
+    : extraConnector
+      ? 'Take a device with more friction or a thicker rope.'
+      : 'Clip a second connector beside the first: the need falls to about {extra}.';
   const measure = figures.handMeasured ? '' : ' Measure the hand force: it may settle this.';
   if (margin.best <= 1) {
     return finding({
@@ -162,8 +196,14 @@ function alongTheDescent({ climber, extraConnector }: BrakeHandInput, figures: B
     subject,
     because,
     numbers,
-    says: 'By the estimate the brake hand holds along the whole descent.',
-    remedy: 'Hand below the device all the way. Go slowly: speed heats the device.',
+    says:
+      rope === 'below'
+        ? 'By the estimate the brake hand holds along the whole descent.'
+        : 'By the estimate the brake hand holds the person on the rope.',
+    remedy:
+      rope === 'below'
+        ? 'Hand below the device all the way. Go slowly: speed heats the device.'
+        : 'The brake hand never leaves the rope. Go slowly: speed heats the device.',
     sources: ['practice-slow'],
   });
 }
@@ -184,8 +224,8 @@ function aboveTheDevice({ backupStands }: BrakeHandInput, figures: BrakeFigures)
   ];
 }
 
-function heldBack({ extraConnector }: BrakeHandInput, figures: BrakeFigures): Finding[] {
-  if (figures.topN.best >= threshold('ropeHoldsBackN')) return [];
+function heldBack({ extraConnector, rope = 'below' }: BrakeHandInput, figures: BrakeFigures): Finding[] {
+  if (rope !== 'below' || figures.topN.best >= threshold('ropeHoldsBackN')) return [];
   return [
     finding({
       code: 'friction.rope-holds-back',

@@ -21,6 +21,8 @@ export interface HitchOnRopeInput {
   readonly weather: Weather;
   readonly kind: HitchKind;
   readonly wraps: number;
+  /** Strands that it is tied around; two when left out. */
+  readonly around?: 'one' | 'two';
 }
 
 export interface HitchInput extends HitchOnRopeInput {
@@ -31,9 +33,9 @@ export interface HitchInput extends HitchOnRopeInput {
 }
 
 const LOW_MELTING: ReadonlySet<Cord['material']> = new Set(['uhmwpe']);
-/** Wraps that practice asks for around two strands, and above which a hitch is slow to let go. */
-const WRAPS_LEAST = 3;
-const WRAPS_MANY = 5;
+/** Wraps that practice asks for around one strand or two, and above which a hitch is slow to let go (`practice-hitch-wraps`). */
+const WRAPS_LEAST = { one: 4, two: 3 } as const;
+const WRAPS_MANY = { one: 6, two: 5 } as const;
 
 /** Every judgement about the friction hitch itself; its clearance to the device is judged in `geometry`. */
 export const hitchFindings = (input: HitchInput): Finding[] => [
@@ -111,15 +113,19 @@ function grip(input: HitchOnRopeInput): Finding {
 }
 
 function wraps(input: HitchOnRopeInput): Finding[] {
-  if (input.wraps >= WRAPS_LEAST) return [];
+  const around = input.around ?? 'two';
+  if (input.wraps >= WRAPS_LEAST[around]) return [];
   return [
     finding({
       code: 'hitch.few-wraps',
       severity: 'mind',
       subject: ['hitch'],
       says: `Only ${input.wraps} ${input.wraps === 1 ? 'wrap' : 'wraps'} around the rope.`,
-      because: 'Practice takes three to four around both brake strands.',
-      remedy: 'Make it three or four.',
+      because:
+        around === 'two'
+          ? 'Practice takes three to four around both brake strands.'
+          : 'Practice takes four to five around one strand.',
+      remedy: around === 'two' ? 'Make it three or four.' : 'Make it four or five.',
     }),
   ];
 }
@@ -230,9 +236,9 @@ function strength({ cord, climber }: HitchOnRopeInput): Finding {
   });
 }
 
-function wiring({ strands, eyes }: HitchInput): Finding[] {
+function wiring({ strands, eyes, around = 'two' }: HitchInput): Finding[] {
   const findings: Finding[] = [];
-  if (strands !== 'both') {
+  if (around === 'two' && strands !== 'both') {
     findings.push(
       finding({
         code: 'hitch.strands',
@@ -265,8 +271,8 @@ function wiring({ strands, eyes }: HitchInput): Finding[] {
   return findings;
 }
 
-function release({ kind, wraps: count }: HitchOnRopeInput): Finding[] {
-  const many = count > WRAPS_MANY;
+function release({ kind, wraps: count, around = 'two' }: HitchOnRopeInput): Finding[] {
+  const many = count > WRAPS_MANY[around];
   if (kind === 'autoblock' && !many) return [];
   return [
     finding({
@@ -278,7 +284,7 @@ function release({ kind, wraps: count }: HitchOnRopeInput): Finding[] {
         : `A ${HITCHES[kind]} is hard to release once it holds your weight.`,
       because: 'After a stop you must be able to go on by yourself.',
       remedy: many
-        ? 'Take three or four wraps.'
+        ? `Take ${around === 'two' ? 'three or four' : 'four or five'} wraps.`
         : 'Take a French Prusik (autoblock) below the device, or carry what you need to unweight it.',
     }),
   ];

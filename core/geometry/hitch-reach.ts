@@ -12,6 +12,8 @@ export interface HitchReachInput {
   readonly cord: Cord;
   readonly ropeA: Rope;
   readonly ropeB: Rope | null;
+  /** Strands that it is tied around; two when left out. */
+  readonly strands?: 'one' | 'two';
   readonly kind: 'autoblock' | 'prusik' | 'klemheist';
   readonly wraps: number;
   /** From the harness to the bar that the cord hangs on, mm: inside length of the connector. */
@@ -56,7 +58,7 @@ export function hitchReach(input: HitchReachInput): HitchReach | null {
   const perimeterMm = wrapPerimeterMm(
     cordMm,
     diameterOf(ropeA).diameterMm.best,
-    diameterOf(ropeB ?? ropeA).diameterMm.best,
+    input.strands === 'one' ? undefined : diameterOf(ropeB ?? ropeA).diameterMm.best,
   );
   const perWrapMm = cordPerWrapMm(perimeterMm, kind === 'prusik' ? cordMm : 2 * cordMm);
   const coilMm = 2 * wraps * cordMm;

@@ -1,3 +1,4 @@
+export { lineLengthFindings, type LineLengthInput } from './line-length.ts';
 export { ropeLengthFinding, type RopeLengthInput } from './rope-length.ts';
 export { armReach } from './arm-reach.ts';
 export { extensionMm, type ExtensionInput } from './extension.ts';

@@ -1,4 +1,4 @@
-import type { HoldModel, Stop } from './model.ts';
+import type { HoldModel, Hold } from './model.ts';
 
 /** These faults and everything that follows from them, to the end. */
 export function closure(
@@ -18,11 +18,11 @@ export function closure(
 }
 
 /** The ways by which the person is still held after these faults. */
-export function standing(model: Pick<HoldModel, 'consequences' | 'stops'>, faults: Iterable<string>): Stop[] {
+export function standing(model: Pick<HoldModel, 'consequences' | 'holds'>, faults: Iterable<string>): Hold[] {
   const happened = closure(model, faults);
-  return model.stops.filter(({ needs }) => !needs.some((id) => happened.has(id)));
+  return model.holds.filter(({ needs }) => !needs.some((id) => happened.has(id)));
 }
 
-/** True when some Stop survives. */
-export const holds = (model: Pick<HoldModel, 'consequences' | 'stops'>, faults: Iterable<string>): boolean =>
+/** True when some way of being held survives. */
+export const held = (model: Pick<HoldModel, 'consequences' | 'holds'>, faults: Iterable<string>): boolean =>
   standing(model, faults).length > 0;

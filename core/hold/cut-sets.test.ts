@@ -1,22 +1,23 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { closure, holds, minimalCutSets, standing, type HoldModel } from './index.ts';
+import { closure, held, minimalCutSets, standing, type HoldModel } from './index.ts';
 
 const model = (
   basic: readonly string[],
-  stops: readonly (readonly string[])[],
+  holds: readonly (readonly string[])[],
   consequences: readonly (readonly [readonly string[], string])[] = [],
 ): HoldModel => {
   const derived = [...new Set(consequences.map(([, then]) => then))].filter((id) => !basic.includes(id));
   return {
     faults: [...basic.map((id) => ({ id, basic: true })), ...derived.map((id) => ({ id, basic: false }))].map((f) => ({
       ...f,
+      kind: 'anchor' as const,
       part: 'climber' as const,
       says: f.id,
     })),
     consequences: consequences.map(([when, then]) => ({ when, then, because: '' })),
-    stops: stops.map((needs, i) => ({ id: `s${i}`, label: `s${i}`, hand: false, needs })),
-    noStops: [],
+    holds: holds.map((needs, i) => ({ id: `s${i}`, label: `s${i}`, hand: false, needs })),
+    noHolds: [],
     causes: [],
   };
 };
@@ -26,7 +27,7 @@ const subsets = (ids: readonly string[], most: number): string[][] =>
 /** From the definition alone: every subset is tried, and those with a smaller one inside are dropped. */
 function bruteForce(m: HoldModel, most: number): string[] {
   const basic = m.faults.filter((f) => f.basic).map((f) => f.id);
-  const cuts = subsets(basic, most).filter((s) => !holds(m, s));
+  const cuts = subsets(basic, most).filter((s) => !held(m, s));
   return cuts
     .filter((s) => !cuts.some((small) => small.length < s.length && small.every((id) => s.includes(id))))
     .map((s) => s.sort().join())
@@ -40,20 +41,23 @@ const text = (m: HoldModel, most?: number) =>
 const ids = ['a', 'b', 'c', 'd', 'e', 'f', 'g'];
 const anyModel = fc
   .record({
-    stops: fc.array(fc.subarray([...ids, 'x', 'y'], { minLength: 1 }), { maxLength: 4 }),
+    holds: fc.array(fc.subarray([...ids, 'x', 'y'], { minLength: 1 }), { maxLength: 4 }),
     rules: fc.array(
       fc.tuple(fc.subarray([...ids, 'x', 'y'], { minLength: 1, maxLength: 3 }), fc.constantFrom('x', 'y', 'a', 'b')),
       { maxLength: 6 },
     ),
   })
-  .map(({ stops, rules }) => {
+  .map(({ holds, rules }) => {
     // x and y are there as faults even when no rule leads to them.
-    const m = model(ids, stops, rules);
+    const m = model(ids, holds, rules);
     const there = new Set(m.faults.map((f) => f.id));
     const more = ['x', 'y'].filter((id) => !there.has(id));
     return {
       ...m,
-      faults: [...m.faults, ...more.map((id) => ({ id, basic: false, part: 'climber' as const, says: id }))],
+      faults: [
+        ...m.faults,
+        ...more.map((id) => ({ id, basic: false, kind: 'anchor' as const, part: 'climber' as const, says: id })),
+      ],
     };
   });
 
@@ -96,7 +100,7 @@ describe('minimal cut sets', () => {
       }),
       { numRuns: 400 },
     ));
-  it('without a Stop nothing need happen', () => expect(minimalCutSets(model(['a'], []))).toEqual([[]]));
+  it('without a hold nothing need happen', () => expect(minimalCutSets(model(['a'], []))).toEqual([[]]));
 });
 
 describe('laws', () => {
@@ -108,11 +112,11 @@ describe('laws', () => {
         for (const id of after) expect(standing(m, some).map((s) => s.id)).toContain(id);
       }),
     ));
-  it('one more Stop never takes away what held', () =>
+  it('one more hold never takes away what held', () =>
     fc.assert(
       fc.property(anyModel, faults, fc.subarray(ids, { minLength: 1 }), (m, some, needs) => {
-        const more = { ...m, stops: [...m.stops, { id: 'new', label: 'new', hand: false, needs }] };
-        if (holds(m, some)) expect(holds(more, some)).toBe(true);
+        const more = { ...m, holds: [...m.holds, { id: 'new', label: 'new', hand: false, needs }] };
+        if (held(m, some)) expect(held(more, some)).toBe(true);
       }),
     ));
   it('what follows from what follows is already there', () =>

@@ -50,14 +50,14 @@ function explanations({ faults, consequences }: HoldModel, most: number): Readon
 
 /**
  * The minimal sets of basic faults, up to `most` at once, after which nothing holds; smallest first, then by name. Top-down substitution
- * with absorption (MOCUS, Fussell and Vesely 1972): nothing holds when every Stop has lost something it needs. A model without any Stop
+ * with absorption (MOCUS, Fussell and Vesely 1972): nothing holds when every hold has lost something it needs. A model without any hold
  * has the one empty set: nothing need happen.
  */
 export function minimalCutSets(model: HoldModel, most = MOST_AT_ONCE): CutSet[] {
   const explained = explanations(model, most);
-  const broken = model.stops.map(({ needs }) => minimal(needs.flatMap((id) => explained.get(id) ?? [])));
+  const broken = model.holds.map(({ needs }) => minimal(needs.flatMap((id) => explained.get(id) ?? [])));
   return product(broken, most).sort((a, b) => a.length - b.length || (a.join() < b.join() ? -1 : 1));
 }
 
-/** Faults that take every Stop away by themselves. */
+/** Faults that take every hold away by themselves. */
 export const singlePoints = (model: HoldModel): string[] => minimalCutSets(model, 1).flat();

@@ -1,85 +1,106 @@
-import { finding, type Finding } from '../finding/index.ts';
-import type { Setup } from '../rig/index.ts';
+import { doubtedBy, DOUBTS, finding, type Finding } from '../finding/index.ts';
+import type { Context } from '../parts/index.ts';
+import { belaysFromHarness, deviceOf, type RigPerson } from '../rig/index.ts';
 import { singlePoints } from './cut-sets.ts';
-import type { HoldModel } from './model.ts';
-import { FAULTS, INSPECT, type FaultId } from './parts.ts';
-import { rappelHolds } from './rappel.ts';
+import { hanging, holdsFromRig } from './from-rig.ts';
+import { FAULT_KINDS } from './kinds.ts';
+import type { Fault, HoldModel } from './model.ts';
 
 /** One thing after which nothing holds, and whether practice accepts that it is alone. */
 export interface SinglePoint {
-  readonly fault: FaultId;
+  readonly fault: Fault;
   readonly accepted: boolean;
   /** What to look at; '' where it is not accepted. */
   readonly inspect: string;
 }
 
-/** What puts a part in doubt: findings of these codes at that part. */
-const DOUBTS: Readonly<Partial<Record<FaultId, string>>> = {
-  anchor: 'rig.anchor-',
-  rope: 'rig.edge-',
-  joiningKnot: 'rig.joining-knot-',
-  device: 'fit.',
-  deviceConnector: 'connector.',
-  extension: 'rig.extension-',
-  pastEnd: 'geometry.ends-',
-};
-
-const doubtsAbout = (fault: FaultId, findings: readonly Finding[]): Finding[] => {
-  const prefix = DOUBTS[fault];
-  return prefix === undefined
-    ? []
-    : findings.filter(
-        (f) =>
-          f.severity !== 'clear' &&
-          f.code.startsWith(prefix) &&
-          (fault !== 'deviceConnector' || f.subject.includes('deviceConnector')),
-      );
-};
+const doubtsAbout = (fault: Fault, findings: readonly Finding[]): Finding[] =>
+  findings.filter((f) => DOUBTS[f.code] !== 'reach' && doubtedBy(f) === fault.part);
 
 /**
- * Single points of a set-up. Practice accepts that a person hangs on one belay loop, one rope, one locked connector and the like, as long as
- * nothing was found against the part itself (`practice-single-points`); the brake hand alone is never accepted.
+ * Single points of a rig. Practice accepts that a person hangs on one belay loop, one rope, one locked connector and the like, as long as
+ * nothing was found against the part itself (`practice-single-points`). It accepts the hand of whoever belays from below with both feet on the ground;
+ * never one’s own brake hand alone, nor a hand at an anchor that lowers, nor a device that nobody tends.
  */
-export function singlePointsOf(model: HoldModel, findings: readonly Finding[]): SinglePoint[] {
-  return (singlePoints(model) as FaultId[]).map((fault) => {
-    const inspect = INSPECT[fault];
-    const accepted = inspect !== undefined && doubtsAbout(fault, findings).length === 0;
+export function singlePointsOf(ctx: Context, model: HoldModel, findings: readonly Finding[]): SinglePoint[] {
+  const byId = new Map(model.faults.map((f) => [f.id, f]));
+  return singlePoints(model).map((id) => {
+    const fault = byId.get(id)!;
+    const inspect = belayed(ctx, fault) ? BELAYED : FAULT_KINDS[fault.kind].inspect;
+    const accepted = inspect !== '' && !untended(ctx, fault) && doubtsAbout(fault, findings).length === 0;
     return { fault, accepted, inspect: accepted ? inspect : '' };
   });
 }
 
-/** What the assessment says about what still holds; nothing while a part is not chosen. */
-export function holdFindings(setup: Setup, findings: readonly Finding[]): Finding[] {
-  if (findings.some((f) => f.code === 'rig.part-missing')) return [];
-  const model = rappelHolds(setup, findings);
-  if (model.stops.length === 0) return [nothing(model)];
-  const singles = singlePointsOf(model, findings);
-  return [...handAlone(model, singles, findings), ...inDoubt(singles, findings), ...acceptable(singles)];
+const BELAYED = 'the hand on the brake strand at every moment, the eyes on who climbs';
+/** A hand that holds somebody else from the harness of a belayer. */
+function belayed(ctx: Context, fault: Fault): boolean {
+  if (fault.kind !== 'hand') return false;
+  const belayer = ctx.setup.persons.find((p) => p.handId === fault.part);
+  return ctx.setup.attachments.some((a) => deviceOf(a)?.hand === belayer?.id && belaysFromHarness(ctx.index, a));
 }
 
-const nothing = (model: HoldModel): Finding =>
+/** A device that moves along with the person, with no hand on it: one of them is not enough (common practice). */
+function untended(ctx: Context, fault: Fault): boolean {
+  if (fault.kind !== 'device') return false;
+  const a = ctx.index.ownerOf(fault.part);
+  return a !== undefined && deviceOf(a) !== null && !ctx.use(a).tended;
+}
+
+/** What the assessment says about what still holds, for everybody who hangs; nothing while a part is not chosen. */
+export function holdFindings(ctx: Context, findings: readonly Finding[]): Finding[] {
+  if (findings.some((f) => f.code === 'rig.part-missing')) return [];
+  const found = hanging(ctx).flatMap((person, _, all) => {
+    const model = holdsFromRig(ctx, person, findings);
+    if (model.holds.length === 0) return [nothing(model, person, all.length > 1)];
+    const singles = singlePointsOf(ctx, model, findings);
+    return [...handAlone(ctx, model, singles, findings), ...inDoubt(singles, findings), ...acceptable(singles)];
+  });
+  // What is said alike of two persons is said once.
+  return found.filter(
+    (f, i) => found.findIndex((o) => o.code === f.code && o.subject.join() === f.subject.join()) === i,
+  );
+}
+
+const nothing = (model: HoldModel, person: RigPerson, named: boolean): Finding =>
   finding({
     code: 'hold.nothing',
-    severity: model.noStops.some((s) => s.severity === 'stop') ? 'stop' : 'untested',
-    subject: ['climber'],
-    says: 'Nothing that is rigged is known to hold you.',
-    because: model.noStops.map(({ label, because }) => `${label}: ${because}`).join(' '),
+    severity: model.noHolds.some((s) => s.severity === 'stop') ? 'stop' : 'untested',
+    subject: [person.id],
+    says: `Nothing that is rigged is known to hold ${named ? (person.item?.name ?? `the ${person.role}`) : 'you'}.`,
+    because:
+      model.noHolds.map(({ label, because }) => `${label}: ${because}`).join(' ') ||
+      'No attachment leads from the harness to an anchor.',
     remedy: 'Put right what is named here first.',
   });
 
-function handAlone(model: HoldModel, singles: readonly SinglePoint[], findings: readonly Finding[]): Finding[] {
-  if (!singles.some((s) => s.fault === 'hand')) return [];
+function handAlone(
+  ctx: Context,
+  model: HoldModel,
+  singles: readonly SinglePoint[],
+  findings: readonly Finding[],
+): Finding[] {
+  const hand = singles.find((s) => s.fault.kind === 'hand' && !s.accepted)?.fault;
+  if (!hand || belayed(ctx, hand)) return [];
+  const owner = ctx.setup.persons.find((p) => p.handId === hand.part);
   // Where a Stop at the hitch is the reason it is said there, with what to do.
-  const hitch = model.noStops.find((s) => s.id === 'hitch');
-  if (hitch?.severity === 'stop' || findings.some((f) => f.code === 'geometry.hitch-reaches-device')) return [];
+  const backup = model.noHolds.find((s) => s.backup);
+  const reaches = findings.some((f) => DOUBTS[f.code] === 'reach' && f.severity !== 'clear');
+  if (backup?.severity === 'stop' || reaches) return [];
   return [
     finding({
       code: 'hold.hand-alone',
-      severity: hitch?.severity === 'untested' ? 'untested' : 'mind',
-      subject: ['brakeHand'],
-      says: 'Only the brake hand is known to hold you.',
-      because: hitch ? `${hitch.label} does not count: ${hitch.because}` : 'Nothing catches when it lets go.',
-      remedy: 'Rig a backup that holds without a hand, or be belayed.',
+      severity: backup?.severity === 'untested' ? 'untested' : 'mind',
+      subject: [hand.part],
+      says:
+        owner && owner.role === 'belayer'
+          ? `Only the brake hand of ${owner.item?.name ?? 'the belayer'} is known to hold.`
+          : 'Only the brake hand is known to hold you.',
+      because: backup ? `${backup.label} does not count: ${backup.because}` : 'Nothing catches when it lets go.',
+      remedy:
+        owner?.role === 'belayer'
+          ? 'Put a hitch on the brake strand, which holds without a hand.'
+          : 'Rig a backup that holds without a hand, or be belayed.',
     }),
   ];
 }
@@ -87,7 +108,7 @@ function handAlone(model: HoldModel, singles: readonly SinglePoint[], findings: 
 /** Single points about which something is open; what is a Stop already is said there. */
 function inDoubt(singles: readonly SinglePoint[], findings: readonly Finding[]): Finding[] {
   const open = singles
-    .filter(({ fault, accepted }) => !accepted && fault !== 'hand')
+    .filter(({ fault, accepted }) => !accepted && fault.kind !== 'hand')
     .map(({ fault }) => ({ fault, doubts: doubtsAbout(fault, findings) }))
     .filter(({ doubts }) => doubts.every((f) => f.severity !== 'stop'));
   if (open.length === 0) return [];
@@ -96,8 +117,8 @@ function inDoubt(singles: readonly SinglePoint[], findings: readonly Finding[]):
     finding({
       code: 'hold.single-point',
       severity: mind ? 'mind' : 'untested',
-      subject: open.map(({ fault }) => FAULTS[fault].part),
-      says: `Nothing holds when ${open.map(({ fault }) => FAULTS[fault].says).join(', or when ')}.`,
+      subject: open.map(({ fault }) => fault.part),
+      says: `Nothing holds when ${open.map(({ fault }) => fault.says).join(', or when ')}.`,
       because: 'Each is the only one of its kind, and something is open about it.',
       remedy: 'Settle what is found about it, or back it up.',
     }),
@@ -111,20 +132,10 @@ function acceptable(singles: readonly SinglePoint[]): Finding[] {
     finding({
       code: 'hold.single-accepted',
       severity: 'clear',
-      subject: accepted.map(({ fault }) => FAULTS[fault].part),
+      subject: accepted.map(({ fault }) => fault.part),
       says: 'What hangs on one thing alone is what practice accepts.',
-      because: `${accepted.map(({ fault, inspect }) => `${PLAIN[fault] ?? fault}: ${inspect}`).join('. ')}.`,
+      because: `${accepted.map(({ fault, inspect }) => `${FAULT_KINDS[fault.kind].plain}: ${inspect}`).join('. ')}.`,
       remedy: 'Look at each before you trust it.',
     }),
   ];
 }
-
-const PLAIN: Readonly<Partial<Record<FaultId, string>>> = {
-  harness: 'Harness',
-  rope: 'Rope',
-  anchor: 'Anchor',
-  device: 'Device',
-  deviceConnector: 'Device connector',
-  extension: 'Extension',
-  joiningKnot: 'Joining knot',
-};

@@ -1,8 +1,10 @@
 import type { Ref, Severity } from '../finding/index.ts';
+import type { FaultKind } from './kinds.ts';
 
 /** One thing that lets go or stops working. */
 export interface Fault {
   readonly id: string;
+  readonly kind: FaultKind;
   /** Where the drawing shows it. */
   readonly part: Ref;
   /** As a clause: "the device connector opens". */
@@ -19,7 +21,7 @@ export interface Consequence {
 }
 
 /** One way by which the person is held: it stands as long as none of `needs` has happened. */
-export interface Stop {
+export interface Hold {
   readonly id: string;
   readonly label: string;
   /** A person's hand must do something at that moment. */
@@ -28,7 +30,9 @@ export interface Stop {
 }
 
 /** Something rigged as a way to be held that does not count as one, and why not. */
-export interface NoStop {
+export interface NoHold {
+  /** A backup of something else. */
+  readonly backup: boolean;
   readonly id: string;
   readonly label: string;
   readonly severity: Severity;
@@ -43,11 +47,11 @@ export interface CommonCause {
   readonly because: string;
 }
 
-/** What holds a person, and what can let go. Every id in `consequences`, `stops` and `causes` is one of `faults`. */
+/** What holds a person, and what can let go. Every id in `consequences`, `holds` and `causes` is one of `faults`. */
 export interface HoldModel {
   readonly faults: readonly Fault[];
   readonly consequences: readonly Consequence[];
-  readonly stops: readonly Stop[];
-  readonly noStops: readonly NoStop[];
+  readonly holds: readonly Hold[];
+  readonly noHolds: readonly NoHold[];
   readonly causes: readonly CommonCause[];
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { assess } from '../assess.ts';
+import { assess } from '../assess/index.ts';
 import { buildCheck } from '../check/index.ts';
 import { rappelDouble } from '../samples/index.ts';
 import {

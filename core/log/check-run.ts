@@ -62,3 +62,10 @@ export function endCheck(record: CheckRecord, outcome: 'complete' | 'abandoned',
   if (record.outcome !== 'running' || (outcome === 'complete' && nextItem(record) !== null)) return record;
   return { ...record, outcome, endedAt: at };
 }
+
+/** Names of the two who check each other: who hangs first, and who belays, follows or comes along. null: nobody is chosen. */
+export const checkers = ({ persons }: CheckRecord['setup']): { climber: string | null; partner: string | null } => {
+  const [first, ...others] = persons;
+  const other = others.find((p) => p.role === 'belayer') ?? others[0];
+  return { climber: first?.item?.name ?? null, partner: other?.item?.name ?? null };
+};

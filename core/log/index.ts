@@ -1,4 +1,5 @@
 export {
+  checkers,
   confirmers,
   endCheck,
   itemStatus,

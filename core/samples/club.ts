@@ -361,6 +361,7 @@ export const otherDevices: readonly Device[] = [
       declared('rappel-double', 'two', 8, 12, ['single', 'half', 'low-stretch']),
       declared('rappel-single', 'one', 9, 13, ['single', 'low-stretch']),
       declared('rappel-fixed', 'one', 9, 13, ['single', 'low-stretch']),
+      declared('pick-off', 'one', 10, 13, ['single', 'low-stretch']),
     ],
   },
   {
@@ -447,6 +448,44 @@ export const otherDevices: readonly Device[] = [
     priceClass: 'high',
     declarations: [declared('self-belay-top-rope', 'one', 10, 12.5, ['single', 'low-stretch'])],
   },
+  {
+    ...hardware,
+    id: 'device-arch',
+    name: 'Arch tube',
+    family: 'tube-grooved',
+    attachTo: 'both',
+    massG: 61,
+    metal: 'aluminium',
+    priceClass: 'low',
+    declarations: [
+      declared('belay-top-rope', 'one', 8.7, 11, ['single']),
+      declared('belay-leader', 'one', 8.7, 11, ['single']),
+      declared('lower', 'one', 8.7, 11, ['single', 'low-stretch']),
+      declared('rappel-single', 'one', 8.7, 11, ['single', 'low-stretch']),
+      declared('rappel-double', 'two', 8.7, 11, ['single']),
+    ],
+  },
+  {
+    ...hardware,
+    id: 'device-spindle',
+    name: 'Spindle reliever',
+    family: 'hitch-reliever',
+    eyeMm: 20,
+    plateMm: 5,
+    gapMm: 0,
+    coverMm: 10,
+    notchMm: 0,
+    mustTurn: 'yes',
+    personsRated: 'one',
+    attachTo: 'harness',
+    massG: 118,
+    metal: 'aluminium',
+    priceClass: 'middle',
+    declarations: [
+      declared('tree-moving', 'one', 10, 13, ['low-stretch']),
+      declared('tree-stationary', 'one', 10, 13, ['low-stretch']),
+    ],
+  },
 ];
 export const surveyHarness: Harness = {
   id: 'harness-survey',
@@ -467,6 +506,13 @@ export const lightHarness: Harness = {
   note: '',
 };
 
+/** A second of the same make, for whoever stands at the other end of the rope. */
+export const secondKept: Connector = {
+  ...keptPear,
+  id: 'connector-kept-2',
+  name: 'Pear with keeper, grey',
+};
+
 export const clubItems: readonly Item[] = [
   longRope,
   thinRope,
@@ -478,6 +524,7 @@ export const clubItems: readonly Item[] = [
   pear,
   secondPear,
   keptPear,
+  secondKept,
   oval,
   smallD,
   sling,
@@ -512,4 +559,16 @@ export const tomas: Person = {
   kneeRaiseMm: 190,
   note: '',
 };
-export const clubPeople: readonly Person[] = [ilse, tomas];
+export const wren: Person = {
+  id: 'person-wren',
+  name: 'Wren Fallowby',
+  massKg: 47,
+  brakeHand: 'right',
+  handForceN: 170,
+  armReachMm: 560,
+  legLoopDropMm: 150,
+  legLoopSideMm: 115,
+  kneeRaiseMm: 165,
+  note: 'Looks at the lichen; learns the rest.',
+};
+export const clubPeople: readonly Person[] = [ilse, tomas, wren];

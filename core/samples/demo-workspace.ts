@@ -1,9 +1,8 @@
 import type { Workspace } from '../files/index.ts';
 import type { UseRecord } from '../log/index.ts';
 import { clubItems, clubPeople, ilse, tomas } from './club.ts';
-import { demoChoices, demoTests } from './choices.ts';
 import { demoSequences } from './sequences.ts';
-import { rappelDouble, rappelDoubleFaulty } from './setups.ts';
+import { demoTests, rappelDouble, SETUPS } from './setups.ts';
 
 const uses: readonly UseRecord[] = [
   {
@@ -28,15 +27,14 @@ const uses: readonly UseRecord[] = [
   },
 ];
 
-/** What the demo starts with: the club’s gear, its people, two set-ups and a few entries in the log. */
+/** What the demo starts with: the club’s gear, its people, a set-up for each job and a few entries in the log. */
 export function demoWorkspace(): Workspace {
   return structuredClone({
     items: [...clubItems],
     people: [...clubPeople],
-    setups: [rappelDouble, rappelDoubleFaulty],
+    setups: Object.values(SETUPS),
     checks: [],
     uses: [...uses],
-    choices: [...demoChoices],
     wayTests: [...demoTests],
     sequences: [...demoSequences],
   });

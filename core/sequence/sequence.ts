@@ -9,6 +9,9 @@ export const PROCEDURE_IDS = [
   'tree-descent',
   'hitch-first',
   'stop-and-go',
+  'single-rappel',
+  'lower-anchor',
+  'lower-ground',
 ] as const;
 export type ProcedureId = (typeof PROCEDURE_IDS)[number];
 

@@ -74,6 +74,11 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
     title: 'Lengths and distances in the drawing plane',
     note: 'Sums, halves and the theorem of Pythagoras on the measures you entered.',
   },
+  'own-limits': {
+    kind: 'entered',
+    title: 'What Zevrin does not judge yet',
+    note: 'Nobody has looked at it: it is said, and it never turns into a pass.',
+  },
   'maker-declaration': {
     kind: 'maker',
     title: 'Declaration of the maker, as entered in the locker',
@@ -147,6 +152,18 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   'practice-families': practice(
     'Common practice: what each family of devices is made for',
     'Which jobs, how many strands, what it does when the hand lets go, what defeats it. The declaration of the model comes first.',
+  ),
+  'practice-lowering': practice(
+    'Common practice: lowering from an anchor',
+    'A device at the anchor has load and brake strand side by side and holds little; led up through a connector above it and down again the brake strand gives the turn back. A Munter hitch is at its best with both strands side by side.',
+  ),
+  'practice-blocked-rope': practice(
+    'Common practice: one strand blocked at the rings',
+    'A knot drawn against the rings holds the strand on the other side only; a connector through the knot and around that strand stops a knot that slips through. The other strand pulls the rope down.',
+  ),
+  'practice-tie-in': practice(
+    'Common practice: tying in',
+    'A figure eight traced back, or a locked bowline, through the tie-in points; five pairs of strands side by side, a tail of a fist.',
   ),
   'practice-rope-kinds': practice(
     'Common practice: which kind of rope for which job',
@@ -245,6 +262,10 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   'memory-fall': memory(
     'Loads in a fall',
     'At which load rope slips through a belay device, and how stiff a dynamic rope is.',
+  ),
+  'memory-runner': memory(
+    'Rope over a connector at the anchor',
+    'How much of the load is left behind half a turn over one connector: friction of about 0.13 to 0.17, not that of a tube.',
   ),
   'memory-clipping': memory('Play of connectors in devices', 'How much play turns freely and how little wedges.'),
   'memory-margins': memory('Margins', 'How much clearance or strength is asked for beyond zero.'),

@@ -20,7 +20,6 @@ const ConnectorsPage = lazy(() =>
   import('../features/connectors/ConnectorsPage').then((m) => ({ default: m.ConnectorsPage })),
 );
 const PlanPage = lazy(() => import('../features/plan/PlanPage').then((m) => ({ default: m.PlanPage })));
-const ChoicePage = lazy(() => import('../features/plan/ChoicePage').then((m) => ({ default: m.ChoicePage })));
 const HoldPage = lazy(() => import('../features/hold/HoldPage').then((m) => ({ default: m.HoldPage })));
 const StepsPage = lazy(() => import('../features/steps/StepsPage').then((m) => ({ default: m.StepsPage })));
 const SequencePage = lazy(() => import('../features/steps/SequencePage').then((m) => ({ default: m.SequencePage })));
@@ -41,6 +40,12 @@ function InWorkspace() {
       <Outlet />
     </WorkspaceProvider>
   );
+}
+
+/** What was chosen in a plan is a set-up now; old links go there. */
+function ToSetup() {
+  const { workspace, setupId } = useParams();
+  return <Navigate to={`/${workspace}/setups/${setupId}`} replace />;
 }
 
 const waiting = <p className="p-6 text-ink-2">Loading …</p>;
@@ -68,7 +73,7 @@ export function App() {
                   <Route path="locker" element={<LockerPage />} />
                   <Route path="locker/:kind/:id" element={<ItemPage />} />
                   <Route path="plan" element={<PlanPage />} />
-                  <Route path="plan/:choiceId" element={<ChoicePage />} />
+                  <Route path="plan/:setupId" element={<ToSetup />} />
                   <Route path="fit" element={<FitPage />} />
                   <Route path="connectors" element={<ConnectorsPage />} />
                   <Route path="log" element={<LogPage />} />

@@ -1,6 +1,8 @@
 import { Link } from 'react-router';
+import { useTitle } from './useTitle';
 
 export function NotFound({ what = 'This page' }: { what?: string }) {
+  useTitle('Not here');
   return (
     <main className="mx-auto max-w-xl p-6">
       <h1>{what} is not here</h1>

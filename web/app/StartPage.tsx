@@ -1,15 +1,18 @@
 import { Link } from 'react-router';
+import { useTitle } from './useTitle';
 import { SeverityMark } from '../ui/SeverityMark';
 
 export function StartPage() {
+  useTitle('');
   return (
     <main className="mx-auto grid min-h-dvh max-w-3xl content-center gap-8 px-5 py-10">
       <header>
         <p className="text-2xl font-bold tracking-tight text-act">Zevrin</p>
         <h1 className="mt-2 text-3xl sm:text-4xl">What holds, what touches, what was not looked at.</h1>
         <p className="mt-4 max-w-prose text-lg text-ink-2">
-          Plan a rappel with the gear you own. Zevrin works out lengths, forces and fit, draws them to scale, and makes
-          the check that you and your partner go through before you leave the ground or the ledge.
+          Belay, rappel, lower, ascend or climb a tree with the gear you own. Zevrin works out lengths, forces and fit,
+          draws them to scale, and makes the check that you and your partner go through before you leave the ground or
+          the ledge.
         </p>
       </header>
       <div className="flex flex-wrap gap-3">

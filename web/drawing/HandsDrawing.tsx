@@ -1,13 +1,14 @@
 import { useState } from 'react';
 import { ToggleGroup } from 'radix-ui';
 import type { Severity } from '@core/finding';
-import { traitsOf } from '@core/gear';
 import { isSpread, printNumber, printQuantity, type Interval } from '@core/units';
 import { usePreferences } from '../app/preferences';
 import type { DrawingProps } from './drawing-props';
 import { handsLayout } from './hands-layout';
-import { ArmReach, Body, Hand, Tube } from './hands-parts';
+import { DeviceGlyph } from './glyphs';
+import { ArmReach, Body, Hand, HitchAbove, HitchBelow } from './hands-parts';
 import { marksFor } from './marks';
+import { glyphOf, rigView } from './rig-view';
 import { Dimension, hullPath, Label, Marker } from './parts';
 import { add, mul, normal, vec, type Vec } from './vector';
 
@@ -18,16 +19,20 @@ const HEIGHT = 540;
 export function HandsDrawing({ setup, assessment, chosen, onChoose }: DrawingProps) {
   const { system } = usePreferences();
   const { figures, findings } = assessment;
-  const { clearance } = figures;
+  const view = rigView(setup);
+  const { below } = view;
+  const clearance = below ? (figures.clearance[below.attachment.id] ?? null) : null;
+  const extension = figures.extensionMm[view.main.id] ?? null;
+  const reach = below ? (figures.reach[below.attachment.id] ?? null) : null;
   const kneeIsWorst = clearance !== null && clearance.kneeRaisedMm.best < clearance.hangingMm.best;
   const kneeMatters =
     findings.some((f) => f.severity !== 'clear' && f.code.startsWith('geometry.hitch')) && kneeIsWorst;
   const [picked, setPicked] = useState<'hanging' | 'knee' | null>(null);
   const pose = picked ?? (kneeMatters ? 'knee' : 'hanging');
-  const layout = handsLayout(setup, figures, pose === 'knee');
-  const { side, lip, attach, along, coilLow, coilHigh } = layout;
+  const layout = handsLayout(view, figures, pose === 'knee');
+  const { side, lip, attach, along, coilHigh } = layout;
 
-  const topMm = layout.extensionMm + 150;
+  const topMm = Math.max(layout.extensionMm + 150, (layout.above?.highMm ?? 0) + 60, 330);
   const bottomMm = Math.min(layout.hand.y, -170) - 80;
   const scale = Math.min(HEIGHT / (topMm - bottomMm), 0.72);
   const px = (p: Vec): Vec => vec(WIDTH / 2 - side * 34 + p.x * scale, (topMm - p.y) * scale);
@@ -46,51 +51,50 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: DrawingPro
   const clear = pose === 'knee' ? clearance?.kneeRaisedMm : clearance?.hangingMm;
   const clearTone = clear && clear.best <= 0 ? 'stop' : clear && clear.low < 30 ? 'mind' : 'plain';
 
-  const ropeWidth = Math.max(
-    3,
-    (setup.gear.ropeA?.measuredDiameterMm ?? setup.gear.ropeA?.nominalDiameterMm ?? 9.5) * scale,
-  );
+  const ropeWidth = Math.max(3, view.ropeA.diameterMm * scale);
   const strandGap = ropeWidth / scale / 2 + 0.8;
-  const ropeB = setup.rig.ropeUse === 'joined' ? 'var(--rope-b)' : 'var(--rope-a)';
-  const cordWidth = Math.max(2.2, (setup.gear.hitchCord?.nominalDiameterMm ?? 6) * scale);
-  const wraps = setup.rig.hitchWraps;
+  const ropeB = view.joined ? 'var(--rope-b)' : 'var(--rope-a)';
+  const sides = view.strands === 2 ? [-1, 1] : [0];
+  const cordWidth = Math.max(2.2, (below?.hitch.item?.nominalDiameterMm ?? 6) * scale);
   const ghost = { strokeDasharray: '5 4' };
-  const broadUp = setup.rig.ropeOverEnd !== 'narrow';
-  const broad = Math.max(14, (setup.gear.deviceConnector?.broadInsideWidthMm ?? 40) / 2) * scale;
+  const broadUp = view.connector?.loadedEnd !== 'narrow';
+  const broad = Math.max(14, (view.connector?.item?.broadInsideWidthMm ?? 40) / 2) * scale;
   const narrow = 9 * scale;
   const connectorTop = px(vec(0, layout.extensionMm));
   const connectorLow = px(vec(0, layout.extensionMm - layout.connectorMm));
   const rTop = broadUp ? broad : narrow;
   const rLow = broadUp ? narrow : broad;
-  const gateSide = setup.rig.deviceGateFaces === 'rope' ? side : -side;
+  const gateSide = view.connector?.faces === 'rope' ? side : -side;
 
   const parts = new Set(Object.keys(layout.parts));
-  // Only tubes are drawn; any other family stands as an empty outline.
-  const brake = setup.gear.device ? traitsOf(setup.gear.device.family).brake : null;
   const marks = marksFor(findings, parts, chosen);
-  const summary = `Seen from behind the person. ${figures.extensionMm ? `Extension ${say(figures.extensionMm)}.` : ''} ${figures.reach ? `Hitch reaches ${say(figures.reach.reachMm)}.` : ''} ${clear ? `Clearance ${pose === 'knee' ? 'with the knee raised' : 'hanging'} ${say(clear)}.` : ''}`;
+  const locked = view.connector?.gate === 'locked';
+  const hitchRefs = new Set([below?.hitch.id, below?.connector?.id]);
+  const summary = `Seen from behind the person. ${extension ? `Extension ${say(extension)}.` : ''} ${reach ? `Hitch reaches ${say(reach.reachMm)}.` : ''} ${clear ? `Clearance ${pose === 'knee' ? 'with the knee raised' : 'hanging'} ${say(clear)}.` : ''}`;
 
   return (
     <figure className="min-w-0">
       <figcaption className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1">
-        <span className="font-bold">Hands</span>
-        <ToggleGroup.Root
-          type="single"
-          aria-label="Pose"
-          value={pose}
-          onValueChange={(value) => value && setPicked(value as 'hanging' | 'knee')}
-          className="no-print flex overflow-hidden rounded-md border border-line-2"
-        >
-          {(['hanging', 'knee'] as const).map((p) => (
-            <ToggleGroup.Item
-              key={p}
-              value={p}
-              className="min-h-11 bg-surface px-3 text-sm data-[state=on]:bg-ink data-[state=on]:font-bold data-[state=on]:text-paper sm:min-h-9"
-            >
-              {p === 'hanging' ? 'Hanging' : 'Knee raised'}
-            </ToggleGroup.Item>
-          ))}
-        </ToggleGroup.Root>
+        <span className="font-bold">{view.belays ? 'At the belayer' : 'Hands'}</span>
+        {below && (
+          <ToggleGroup.Root
+            type="single"
+            aria-label="Pose"
+            value={pose}
+            onValueChange={(value) => value && setPicked(value as 'hanging' | 'knee')}
+            className="no-print flex overflow-hidden rounded-md border border-line-2"
+          >
+            {(['hanging', 'knee'] as const).map((p) => (
+              <ToggleGroup.Item
+                key={p}
+                value={p}
+                className="min-h-11 bg-surface px-3 text-sm data-[state=on]:bg-ink data-[state=on]:font-bold data-[state=on]:text-paper sm:min-h-9"
+              >
+                {p === 'hanging' ? 'Hanging' : 'Knee raised'}
+              </ToggleGroup.Item>
+            ))}
+          </ToggleGroup.Root>
+        )}
       </figcaption>
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
@@ -100,26 +104,30 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: DrawingPro
       >
         <Body layout={layout} px={px} scale={scale} kneeRaised={pose === 'knee'} />
         {/* strands from the anchor into the device */}
-        {[-1, 1].map((k) => (
+        {sides.map((k) => (
           <path
             key={k}
             d={line(px(vec(k * 7, topMm)), px(vec(k * 7, layout.extensionMm + 8)))}
-            stroke={k < 0 ? 'var(--rope-a)' : ropeB}
+            stroke={k <= 0 ? 'var(--rope-a)' : ropeB}
             strokeWidth={ropeWidth}
           />
         ))}
         {/* brake strands: lip, past the hitch, to the hand */}
-        {[-1, 1].map((k) => (
+        {sides.map((k) => (
           <path
             key={k}
             d={line(
               beside(lip, k * strandGap),
-              beside(attach, k * strandGap + side * -14),
-              px(add(layout.hand, vec(k * strandGap, 0))),
-              px(add(layout.hand, vec(side * 16 + k * strandGap, -75))),
+              ...(view.braker ? [beside(attach, k * strandGap + side * -14)] : []),
+              ...(view.braker
+                ? [
+                    px(add(layout.hand, vec(k * strandGap, 0))),
+                    px(add(layout.hand, vec(side * 16 + k * strandGap, -75))),
+                  ]
+                : [px(vec(side * 20, bottomMm))]),
             )}
             fill="none"
-            stroke={k < 0 ? 'var(--rope-a)' : ropeB}
+            stroke={k <= 0 ? 'var(--rope-a)' : ropeB}
             strokeWidth={ropeWidth}
             strokeLinejoin="round"
           />
@@ -132,8 +140,10 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: DrawingPro
           strokeLinecap="round"
           {...(layout.guessed.extension ? ghost : {})}
         />
-        {Array.from({ length: setup.rig.extensionKnots }, (_, i) => {
-          const at = px(vec(0, ((layout.extensionMm - layout.connectorMm) * (i + 1)) / (setup.rig.extensionKnots + 1)));
+        {Array.from({ length: view.extension?.knots ?? 0 }, (_, i) => {
+          const at = px(
+            vec(0, ((layout.extensionMm - layout.connectorMm) * (i + 1)) / ((view.extension?.knots ?? 0) + 1)),
+          );
           return (
             <ellipse
               key={i}
@@ -164,74 +174,41 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: DrawingPro
             vec(connectorTop.x + gateSide * rTop, connectorTop.y + rTop),
             vec(connectorLow.x + gateSide * rLow, connectorLow.y - rLow),
           )}
-          stroke={setup.rig.deviceGate === 'locked' ? 'var(--ink)' : 'var(--surface)'}
-          strokeWidth={setup.rig.deviceGate === 'locked' ? 8 : 5}
-          strokeDasharray={setup.rig.deviceGate === 'locked' ? '16 100' : '9 3'}
-          strokeDashoffset={setup.rig.deviceGate === 'locked' ? -8 : 0}
+          stroke={locked ? 'var(--ink)' : 'var(--surface)'}
+          strokeWidth={locked ? 8 : 5}
+          strokeDasharray={locked ? '16 100' : '9 3'}
+          strokeDashoffset={locked ? -8 : 0}
         />
-        <Tube
-          at={px(vec(0, layout.extensionMm + 12))}
-          scale={scale}
-          side={side}
-          grooved={brake === 'grooved-tube'}
-          missing={brake === null}
-        />
-        {/* hitch: legs, connector, wraps */}
-        <path
-          d={line(beside(coilLow, 0), px(layout.hitchConnectorEnd))}
-          stroke="var(--cord)"
-          strokeWidth={cordWidth}
-          {...(layout.guessed.hitch ? ghost : {})}
-        />
-        <path
-          d={line(beside(coilHigh, side * -16), beside(coilLow, side * -22), px(layout.hitchConnectorEnd))}
-          fill="none"
-          stroke="var(--cord)"
-          strokeWidth={cordWidth}
-          strokeLinejoin="round"
-          {...(layout.guessed.hitch ? ghost : {})}
-        />
-        <path
-          d={hullPath(px(layout.hitchConnectorEnd), 9 * scale + 3, px(attach), 7 * scale + 2)}
-          fill="none"
-          stroke="var(--metal)"
-          strokeWidth="4"
-          {...(setup.gear.hitchConnector ? {} : ghost)}
-        />
-        {Array.from({ length: wraps * 2 }, (_, i) => {
-          const p = add(coilLow, mul(add(coilHigh, mul(coilLow, -1)), (i + 0.5) / (wraps * 2)));
-          return (
-            <path
-              key={i}
-              d={line(beside(add(p, mul(along, -2.5)), 15), beside(add(p, mul(along, 2.5)), -15))}
-              stroke="var(--cord)"
-              strokeWidth={Math.max(2, cordWidth - 0.6)}
-              strokeLinecap="round"
-              opacity={layout.guessed.hitch ? 0.45 : 1}
-            />
-          );
-        })}
-        <Hand at={px(layout.hand)} scale={scale} />
-        <Label at={add(px(layout.hand), vec(side * -38, 22))} anchor={side > 0 ? 'end' : 'start'}>
-          brake hand
-        </Label>
+        <DeviceGlyph at={px(vec(0, layout.extensionMm + 12))} scale={scale} side={side} {...glyphOf(view.device)} />
+        {layout.above && (
+          <HitchAbove layout={layout} px={px} scale={scale} cordWidth={cordWidth} wraps={view.above!.hitch.wraps} />
+        )}
+        {below && <HitchBelow layout={layout} view={below} px={px} scale={scale} cordWidth={cordWidth} />}
+        {view.braker && (
+          <>
+            <Hand at={px(layout.hand)} scale={scale} />
+            <Label at={add(px(layout.hand), vec(side * -38, 22))} anchor={side > 0 ? 'end' : 'start'}>
+              brake hand
+            </Label>
+          </>
+        )}
         {/* dimensions */}
-        {figures.extensionMm && (
+        {extension && view.extension && (
           <Dimension
             from={px(vec(0, 0))}
             to={px(vec(0, layout.extensionMm))}
             offset={-side * 46}
-            label={['extension', printQuantity(figures.extensionMm.best, 'lengthMm', system)]}
+            label={['extension', printQuantity(extension.best, 'lengthMm', system)]}
             anchor={side > 0 ? 'end' : 'start'}
             tone={toneOf('geometry.device-')}
           />
         )}
-        {figures.reach && (
+        {reach && (
           <Dimension
             from={px(attach)}
             to={px(coilHigh)}
             offset={side * 36}
-            label={['hitch reach', printQuantity(figures.reach.reachMm.best, 'lengthMm', system)]}
+            label={['hitch reach', printQuantity(reach.reachMm.best, 'lengthMm', system)]}
             anchor={side > 0 ? 'start' : 'end'}
           />
         )}
@@ -250,7 +227,7 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: DrawingPro
             shift={-10}
           />
         )}
-        {layout.armReachMm !== null && (
+        {layout.armReachMm !== null && (view.extension || view.above) && (
           <ArmReach
             layout={layout}
             px={px}
@@ -260,20 +237,13 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: DrawingPro
         )}
         {marks.map((mark) => {
           const at = px(layout.parts[mark.part]!);
-          const outward =
-            mark.part === 'hitch' || mark.part === 'hitchConnector' || mark.part === 'legLoop'
-              ? -side
-              : mark.part === 'brakeHand'
-                ? -side
-                : mark.part === 'deviceConnector'
-                  ? side
-                  : -side;
+          const outward = mark.part === view.connector?.id && !hitchRefs.has(mark.part) ? side : -side;
           return (
             <Marker
               key={mark.part}
               mark={mark}
               at={at}
-              sign={add(at, vec(outward * 34, mark.part === 'device' ? -18 : 4))}
+              sign={add(at, vec(outward * 34, mark.part === view.main.end.id ? -18 : 4))}
               onChoose={onChoose}
             />
           );

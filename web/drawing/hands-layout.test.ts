@@ -1,16 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { assess } from '@core/assess';
-import type { Setup } from '@core/rig';
+import { withItem, type Setup } from '@core/rig';
 import { rappelDouble, rappelDoubleFaulty } from '@core/samples';
+import { rigView } from './rig-view';
 import { handsLayout } from './hands-layout';
 import { length, sub, vec, type Vec } from './vector';
 
-const layout = (setup: Setup, knee: boolean) => handsLayout(setup, assess(setup).figures, knee);
+const layout = (setup: Setup, knee: boolean) => handsLayout(rigView(setup), assess(setup).figures, knee);
 
 describe('handsLayout', () => {
   it('draws the clearance that the engine computed, in both poses', () => {
     for (const setup of [rappelDouble, rappelDoubleFaulty]) {
-      const { clearance, reach } = assess(setup).figures;
+      const { figures } = assess(setup);
+      const [clearance, reach] = [figures.clearance.below, figures.reach.below];
       for (const knee of [false, true]) {
         const l = layout(setup, knee);
         const drawn = length(sub(l.lip, l.attach)) - length(sub(l.coilHigh, l.attach));
@@ -23,10 +25,9 @@ describe('handsLayout', () => {
   });
 
   it('the other hand mirrors the drawing and nothing else', () => {
-    const left: Setup = {
-      ...rappelDouble,
-      people: { ...rappelDouble.people, climber: { ...rappelDouble.people.climber!, brakeHand: 'left' } },
-    };
+    const [climber] = rappelDouble.persons;
+    const other = climber!.item!.brakeHand === 'left' ? 'right' : 'left';
+    const left = withItem(rappelDouble, 'climber', { ...climber!.item!, brakeHand: other });
     const [a, b] = [layout(rappelDouble, false), layout(left, false)];
     const mirrored = (p: Vec) => vec(-p.x || 0, p.y);
     for (const key of [

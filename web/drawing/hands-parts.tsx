@@ -1,6 +1,7 @@
-import { Label } from './parts';
+import { hullPath, Label } from './parts';
 import type { handsLayout } from './hands-layout';
-import { vec, type Vec } from './vector';
+import type { HitchView } from './rig-view';
+import { add, mul, normal, vec, type Vec } from './vector';
 
 type Layout = ReturnType<typeof handsLayout>;
 
@@ -52,7 +53,7 @@ export function Body({
   kneeRaised: boolean;
 }) {
   const { side, otherLeg } = layout;
-  const leg = layout.parts.legLoop!;
+  const leg = layout.legLoop;
   const p = (x: number, y: number) => {
     const at = px(vec(x, y));
     return `${at.x} ${at.y}`;
@@ -106,62 +107,6 @@ export function Body({
   );
 }
 
-export function Tube({
-  at,
-  scale,
-  side,
-  grooved,
-  missing,
-}: {
-  at: Vec;
-  scale: number;
-  side: 1 | -1;
-  grooved: boolean;
-  missing: boolean;
-}) {
-  const [w, h] = [54 * scale, 40 * scale];
-  return (
-    <g
-      fill={missing ? 'none' : 'var(--metal)'}
-      stroke="var(--ink)"
-      strokeWidth="1.4"
-      strokeDasharray={missing ? '4 3' : undefined}
-    >
-      <path d={`M${at.x - w / 2} ${at.y - h / 2}h${w}l${-0.12 * w} ${h}h${-0.76 * w}z`} />
-      {!missing && (
-        <>
-          <rect
-            x={at.x - w * 0.33}
-            y={at.y - h * 0.28}
-            width={w * 0.26}
-            height={h * 0.3}
-            rx="2"
-            fill="var(--surface)"
-            stroke="none"
-          />
-          <rect
-            x={at.x + w * 0.07}
-            y={at.y - h * 0.28}
-            width={w * 0.26}
-            height={h * 0.3}
-            rx="2"
-            fill="var(--surface)"
-            stroke="none"
-          />
-          {grooved && (
-            <path
-              d={`M${at.x + side * w * 0.42} ${at.y + h * 0.1}l${-side * 5} ${h * 0.1}l${side * 4} ${h * 0.08}l${-side * 5} ${h * 0.1}l${side * 3} ${h * 0.08}`}
-              fill="none"
-              stroke="var(--surface)"
-              strokeWidth="2"
-            />
-          )}
-        </>
-      )}
-    </g>
-  );
-}
-
 export function Hand({ at, scale }: { at: Vec; scale: number }) {
   return (
     <g fill="var(--body)" stroke="var(--body-line)" strokeWidth="1.4">
@@ -169,6 +114,108 @@ export function Hand({ at, scale }: { at: Vec; scale: number }) {
       {[-16, 0, 16].map((dy) => (
         <path key={dy} d={`M${at.x - 40 * scale} ${at.y + dy * scale}h${44 * scale}`} fill="none" />
       ))}
+    </g>
+  );
+}
+
+const GHOST = { strokeDasharray: '5 4' };
+const line = (...points: Vec[]) => `M${points.map((p) => `${p.x} ${p.y}`).join('L')}`;
+
+/** Legs of the cord, its connector and the wraps around the strands below the device. */
+export function HitchBelow({
+  layout,
+  view,
+  px,
+  scale,
+  cordWidth,
+}: {
+  layout: Layout;
+  view: HitchView;
+  px: (p: Vec) => Vec;
+  scale: number;
+  cordWidth: number;
+}) {
+  const { side, along, attach, coilLow, coilHigh } = layout;
+  const out = normal(along);
+  const beside = (p: Vec, mm: number) => px(add(p, mul(out, mm)));
+  const guessed = layout.guessed.hitch ? GHOST : {};
+  const { wraps } = view.hitch;
+  return (
+    <g>
+      <path
+        d={line(beside(coilLow, 0), px(layout.hitchConnectorEnd))}
+        stroke="var(--cord)"
+        strokeWidth={cordWidth}
+        {...guessed}
+      />
+      <path
+        d={line(beside(coilHigh, side * -16), beside(coilLow, side * -22), px(layout.hitchConnectorEnd))}
+        fill="none"
+        stroke="var(--cord)"
+        strokeWidth={cordWidth}
+        strokeLinejoin="round"
+        {...guessed}
+      />
+      <path
+        d={hullPath(px(layout.hitchConnectorEnd), 9 * scale + 3, px(attach), 7 * scale + 2)}
+        fill="none"
+        stroke="var(--metal)"
+        strokeWidth="4"
+        {...(view.connector?.item ? {} : GHOST)}
+      />
+      {Array.from({ length: wraps * 2 }, (_, i) => {
+        const p = add(coilLow, mul(add(coilHigh, mul(coilLow, -1)), (i + 0.5) / (wraps * 2)));
+        return (
+          <path
+            key={i}
+            d={line(beside(add(p, mul(along, -2.5)), 15), beside(add(p, mul(along, 2.5)), -15))}
+            stroke="var(--cord)"
+            strokeWidth={Math.max(2, cordWidth - 0.6)}
+            strokeLinecap="round"
+            opacity={layout.guessed.hitch ? 0.45 : 1}
+          />
+        );
+      })}
+    </g>
+  );
+}
+
+/** Wraps above the device, with the tether that runs beside it to the harness. */
+export function HitchAbove({
+  layout,
+  px,
+  scale,
+  cordWidth,
+  wraps,
+}: {
+  layout: Layout;
+  px: (p: Vec) => Vec;
+  scale: number;
+  cordWidth: number;
+  wraps: number;
+}) {
+  const { lowMm, highMm } = layout.above!;
+  const x = -layout.side * 42;
+  return (
+    <g fill="none" strokeLinecap="round">
+      <path
+        d={line(px(vec(-layout.side * 6, 0)), px(vec(x, lowMm * 0.3)), px(vec(x, lowMm * 0.8)))}
+        stroke="var(--textile)"
+        strokeWidth={Math.max(4, 11 * scale)}
+        strokeLinejoin="round"
+      />
+      <path d={line(px(vec(x, lowMm * 0.8)), px(vec(0, lowMm)))} stroke="var(--cord)" strokeWidth={cordWidth} />
+      {Array.from({ length: wraps * 2 }, (_, i) => {
+        const y = lowMm + ((i + 0.5) / (wraps * 2)) * (highMm - lowMm);
+        return (
+          <path
+            key={i}
+            d={line(px(vec(-14, y - 2)), px(vec(14, y + 2)))}
+            stroke="var(--cord)"
+            strokeWidth={cordWidth}
+          />
+        );
+      })}
     </g>
   );
 }

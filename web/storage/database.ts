@@ -1,5 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import { COLLECTIONS, entryFrom1To2, workspaceSchema, type Collection, type Workspace } from '@core/files';
+import { COLLECTIONS, workspaceSchema, type Collection, type Workspace } from '@core/files';
+import { bringUp, VERSION_OF_DATABASE, type UpgradeTransaction } from './upgrade';
 import type { Change, Doc } from './changes';
 
 export const WORKSPACES = ['demo', 'mine'] as const;
@@ -23,23 +24,17 @@ export interface Database {
 
 /** Opens the database of a workspace; each workspace has its own. */
 export async function openDatabase(name: WorkspaceName): Promise<Database> {
-  const db: IDBPDatabase<Schema> = await openDB<Schema>(`zevrin-${name}`, 3, {
+  const db: IDBPDatabase<Schema> = await openDB<Schema>(`zevrin-${name}`, VERSION_OF_DATABASE, {
     upgrade(database, from, _to, tx) {
       for (const collection of COLLECTIONS) {
         if (!database.objectStoreNames.contains(collection)) database.createObjectStore(collection, { keyPath: 'id' });
       }
-      if (from < 1) database.createObjectStore('meta');
-      if (from !== 1) return;
-      const bringUp = async () => {
-        for (const collection of COLLECTIONS) {
-          const store = tx.objectStore(collection);
-          for (let cursor = await store.openCursor(); cursor; cursor = await cursor.continue()) {
-            await cursor.update({ ...cursor.value, doc: entryFrom1To2(collection, cursor.value.doc) as Doc });
-          }
-        }
-      };
+      if (from < 1) {
+        database.createObjectStore('meta');
+        return;
+      }
       // All or nothing: what cannot be brought up stays as it was, and the workspace says that it cannot be opened.
-      bringUp().catch(() => tx.abort());
+      bringUp(database as unknown as IDBPDatabase, tx as unknown as UpgradeTransaction, from).catch(() => tx.abort());
     },
     blocking: () => db.close(),
   });
@@ -64,9 +59,16 @@ export async function openDatabase(name: WorkspaceName): Promise<Database> {
   async function write(changes: readonly Change[]) {
     if (changes.length === 0) return;
     const tx = db.transaction(COLLECTIONS, 'readwrite', { durability: 'strict' });
-    for (const { collection, id, after } of changes) {
-      const store = tx.objectStore(collection);
-      void (after === null ? store.delete(id) : store.put({ id, doc: after }));
+    try {
+      for (const { collection, id, after } of changes) {
+        const store = tx.objectStore(collection);
+        void (after === null ? store.delete(id) : store.put({ id, doc: after }));
+      }
+    } catch (error) {
+      // What cannot be stored throws at once; without this the changes before it would be kept.
+      tx.done.catch(() => undefined);
+      tx.abort();
+      throw error;
     }
     await tx.done;
   }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { demoWorkspace, topRopeCam, wallAnchor } from '@core/samples';
+import { demoWorkspace, wallAnchor } from '@core/samples';
 import { createStore } from './store';
-import { addChoice, addTests, changeChoice, removeChoice, removeTest } from './choice-edits';
+import { addTests, removeTest } from './test-edits';
 import { addSequence, changeSequence, removeSequence } from './sequence-edits';
 import { edited, loaded, recorded, redone, undone } from './workspace-slice';
 import { put } from '../storage/changes';
@@ -53,19 +53,7 @@ describe('orders of steps in the store', () => {
   });
 });
 
-describe('choices and own tests in the store', () => {
-  it('a choice is added, renamed and removed, and comes back', () => {
-    const { store, data } = fresh();
-    store.dispatch(edited(addChoice({ ...topRopeCam, id: 'c' })));
-    const choice = data().choices.find((c) => c.id === 'c')!;
-    store.dispatch(edited(changeChoice(choice, { ...choice, name: 'Other' })));
-    expect(data().choices.find((c) => c.id === 'c')!.name).toBe('Other');
-    store.dispatch(edited(removeChoice(data().choices.find((c) => c.id === 'c')!)));
-    expect(data().choices.some((c) => c.id === 'c')).toBe(false);
-    store.dispatch(undone());
-    expect(data().choices.find((c) => c.id === 'c')!.name).toBe('Other');
-  });
-
+describe('own tests in the store', () => {
   it('tests from a file are one step, a single one is taken back by itself', () => {
     const { store, data } = fresh();
     const before = data().wayTests;

@@ -3,7 +3,7 @@ import { emptyWorkspace, type Workspace } from '@core/files';
 import { applyChanges, inverse, type Change } from '../storage/changes';
 import type { SaveState } from '../storage/saver';
 
-export interface Step {
+export interface Edit {
   readonly label: string;
   readonly changes: readonly Change[];
   /** Steps with the same key that follow each other are one step to undo (typing in one field). */
@@ -12,8 +12,8 @@ export interface Step {
 
 export interface WorkspaceState {
   readonly data: Workspace;
-  readonly past: readonly Step[];
-  readonly future: readonly Step[];
+  readonly past: readonly Edit[];
+  readonly future: readonly Edit[];
   readonly save: SaveState;
 }
 
@@ -21,7 +21,7 @@ const HISTORY_LIMIT = 200;
 const initialState: WorkspaceState = { data: emptyWorkspace(), past: [], future: [], save: { kind: 'saved' } };
 
 /** One step for "before the first, after the last" of each document. */
-function merged(a: Step, b: Step): Step {
+function merged(a: Edit, b: Edit): Edit {
   const changes = new Map(a.changes.map((c) => [`${c.collection}/${c.id}`, c]));
   for (const c of b.changes) {
     const key = `${c.collection}/${c.id}`;
@@ -30,7 +30,7 @@ function merged(a: Step, b: Step): Step {
   return { ...b, changes: [...changes.values()] };
 }
 
-const touches = (step: Step, changes: readonly Change[]) =>
+const touches = (step: Edit, changes: readonly Change[]) =>
   step.changes.some((a) => changes.some((b) => a.collection === b.collection && a.id === b.id));
 
 /*
@@ -42,7 +42,7 @@ const slice = createSlice({
   reducers: {
     loaded: (_state, { payload }: PayloadAction<Workspace>) => ({ ...initialState, data: payload }),
     /** A change that can be undone. */
-    edited(state, { payload }: PayloadAction<Step>) {
+    edited(state, { payload }: PayloadAction<Edit>) {
       const last = state.past.at(-1);
       const joins = last && payload.mergeKey !== null && last.mergeKey === payload.mergeKey;
       const past = joins ? [...state.past.slice(0, -1), merged(last, payload)] : [...state.past, payload];

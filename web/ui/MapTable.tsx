@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { useGrowing } from './useGrowing';
+import { useOneStop } from './useOneStop';
 
 const NAME_REM = 11.5;
 const CELL_REM = 3.75;
@@ -24,7 +25,7 @@ interface MapTableProps<R extends Named, C extends Named> {
   readonly cellLabel?: (row: R, column: C) => string;
 }
 
-/** A large table of pairs to look over: names stay in sight, each cell is a button, rows grow in a few at a time. */
+/** A large table of pairs to look over: names stay in sight, each cell is a button, one of them in the order of Tab and the others by arrow keys; rows grow in a few at a time. */
 export function MapTable<R extends Named, C extends Named>({
   label,
   corner,
@@ -37,10 +38,10 @@ export function MapTable<R extends Named, C extends Named>({
   cellLabel,
 }: MapTableProps<R, C>) {
   const drawn = useGrowing(rows.length);
+  const cells = useOneStop();
   return (
     <div
       className="max-h-[70dvh] w-fit max-w-full overflow-auto rounded-lg border border-line [contain:paint]"
-      tabIndex={0}
       role="region"
       aria-label={label}
     >
@@ -68,7 +69,7 @@ export function MapTable<R extends Named, C extends Named>({
             ))}
           </tr>
         </thead>
-        <tbody>
+        <tbody {...cells}>
           {rows.slice(0, drawn).map((r) => (
             <tr key={r.id}>
               <th scope="row" className="sticky left-0 z-10 border-r border-b border-line bg-paper p-2 text-left">
@@ -83,6 +84,7 @@ export function MapTable<R extends Named, C extends Named>({
                     {content !== null && (
                       <button
                         type="button"
+                        tabIndex={-1}
                         aria-pressed={pressed}
                         aria-label={cellLabel?.(r, c)}
                         className={`flex min-h-12 w-full flex-col items-center justify-center gap-0.5 py-1.5 hover:bg-sunk ${pressed ? 'bg-sunk shadow-[inset_0_0_0_3px_var(--ink)]' : ''}`}

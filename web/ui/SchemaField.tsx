@@ -9,10 +9,12 @@ interface SchemaFieldProps {
   readonly onChange: (value: unknown) => void;
   readonly onLeave?: () => void;
   readonly error?: string | undefined;
+  /** In place of the label of the schema, where that would stand twice. */
+  readonly label?: string | undefined;
 }
 
 /** One field of a form, made from its schema: a unit field, a choice, a line or several lines of text. */
-export function SchemaField({ schema, value, onChange, onLeave, error }: SchemaFieldProps) {
+export function SchemaField({ schema, value, onChange, onLeave, error, label }: SchemaFieldProps) {
   const id = useId();
   const meta = fieldMeta(schema);
   if (!meta) throw new Error('this schema has no field description');
@@ -20,7 +22,7 @@ export function SchemaField({ schema, value, onChange, onLeave, error }: SchemaF
     const { min, max } = fieldBounds(schema)!;
     return (
       <UnitField
-        label={meta.label}
+        label={label ?? meta.label}
         hint={meta.hint}
         quantity={meta.quantity}
         min={min}
@@ -38,7 +40,7 @@ export function SchemaField({ schema, value, onChange, onLeave, error }: SchemaF
   return (
     <div>
       <label htmlFor={id} className="block text-sm font-semibold">
-        {meta.label}
+        {label ?? meta.label}
       </label>
       {meta.options ? (
         <select {...describe} className="field mt-1" value={text} onChange={(event) => onChange(event.target.value)}>

@@ -36,6 +36,8 @@ export function useSchemaForm({ schema, draftKey, start, onValid }: SchemaFormOp
   };
   return {
     values,
+    /** For lists of rows, which keep their identity when one is taken out. */
+    control: form.control,
     restored: kept !== null,
     change: (key: string, value: unknown) =>
       form.setValue(key, value, { shouldDirty: true, shouldValidate: form.formState.isSubmitted }),

@@ -4,6 +4,8 @@ import { cleanAnchor } from './clean-anchor.ts';
 import { doubledRappel } from './doubled-rappel.ts';
 import { eight } from './eight.ts';
 import { hitchFirst } from './hitch-first.ts';
+import { lowerFromAnchor, lowerFromGround } from './lowering.ts';
+import { singleRappel } from './single-rappel.ts';
 import { stopAndGo } from './stop-and-go.ts';
 import { treeDescent } from './tree-descent.ts';
 
@@ -15,4 +17,7 @@ export const PROCEDURES = {
   'tree-descent': treeDescent,
   'hitch-first': hitchFirst,
   'stop-and-go': stopAndGo,
+  'single-rappel': singleRappel,
+  'lower-anchor': lowerFromAnchor,
+  'lower-ground': lowerFromGround,
 } as const satisfies Record<ProcedureId, Procedure>;

@@ -1,6 +1,7 @@
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
-import { confirmers, endCheck, itemStatus, nextItem, sawEvent, withEvent, type CheckRecord } from '@core/log';
+import { checkers, confirmers, endCheck, itemStatus, nextItem, sawEvent, withEvent, type CheckRecord } from '@core/log';
 import { NotFound } from '../../app/NotFound';
+import { useTitle } from '../../app/useTitle';
 import { SaveIndicator } from '../../app/SaveIndicator';
 import { usePlace } from '../../app/WorkspaceProvider';
 import { put } from '../../storage/changes';
@@ -21,6 +22,7 @@ export function CheckPage() {
 }
 
 function RunningCheck({ record }: { record: CheckRecord }) {
+  useTitle(`Check of ${record.setup.name}`);
   const { name } = usePlace();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
@@ -37,8 +39,8 @@ function RunningCheck({ record }: { record: CheckRecord }) {
   const done = record.items.filter((i) => itemStatus(record, i).state === 'done').length;
   const facing = record.mode === 'face-to-face';
   const names = {
-    climber: record.setup.people.climber?.name ?? 'Climber',
-    partner: record.setup.people.partner?.name ?? 'Partner',
+    climber: checkers(record.setup).climber ?? 'Climber',
+    partner: checkers(record.setup).partner ?? 'Partner',
   };
   const half = (who: 'climber' | 'partner') =>
     item && (

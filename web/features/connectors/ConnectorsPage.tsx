@@ -3,6 +3,7 @@ import { useCallback, useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { JOB_KEYS, JOBS, servesJob, type Connector, type Device, type Job } from '@core/gear';
 import { usePlace } from '../../app/WorkspaceProvider';
+import { useTitle } from '../../app/useTitle';
 import { useWorkspace } from '../../store/hooks';
 import { WorkProgress } from '../../ui/WorkProgress';
 import { useWorkerJob } from '../../workers/useWorkerJob';
@@ -18,6 +19,7 @@ const isJob = (text: string | null): text is Job => JOB_KEYS.some((j) => j === t
 
 /** Every connector of the locker in every device, each in its ways, with the person's own tests. */
 export function ConnectorsPage() {
+  useTitle('Connectors in devices');
   const { name } = usePlace();
   const { items, people, wayTests } = useWorkspace();
   const [query, setQuery] = useSearchParams();

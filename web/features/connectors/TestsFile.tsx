@@ -3,7 +3,7 @@ import { FileDown } from 'lucide-react';
 import { useState } from 'react';
 import { wayKey } from '@core/connector';
 import type { Connector, Device } from '@core/gear';
-import { addTests } from '../../store/choice-edits';
+import { addTests } from '../../store/test-edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited } from '../../store/workspace-slice';
 import { downloadText } from '../../ui/download';

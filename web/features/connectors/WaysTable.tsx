@@ -5,7 +5,7 @@ import type { Connector, Device } from '@core/gear';
 import { renderFinding } from '@core/finding';
 import { printQuantity } from '@core/units';
 import { usePreferences } from '../../app/preferences';
-import { addTests, removeTest } from '../../store/choice-edits';
+import { addTests, removeTest } from '../../store/test-edits';
 import { useAppDispatch } from '../../store/hooks';
 import { edited } from '../../store/workspace-slice';
 import { SeverityMark } from '../../ui/SeverityMark';

@@ -4,11 +4,11 @@ import { Download, Trash2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { COLLECTIONS, emptyWorkspace, readDocument, writeWorkspace, type FileIssue, type Workspace } from '@core/files';
-import type { Choice, Setup } from '@core/rig';
+import type { Setup } from '@core/rig';
 import type { Sequence } from '@core/sequence';
 import { usePlace } from '../../app/WorkspaceProvider';
+import { useTitle } from '../../app/useTitle';
 import { difference } from '../../storage/changes';
-import { addChoice } from '../../store/choice-edits';
 import { addSetup } from '../../store/edits';
 import { addSequence } from '../../store/sequence-edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
@@ -24,7 +24,6 @@ const WORDS: Readonly<Record<keyof Workspace, readonly [string, string]>> = {
   setups: ['set-up', 'set-ups'],
   checks: ['check', 'checks'],
   uses: ['use', 'uses'],
-  choices: ['choice', 'choices'],
   wayTests: ['own test', 'own tests'],
   sequences: ['order of steps', 'orders of steps'],
 };
@@ -36,11 +35,11 @@ type Reading =
   | { readonly kind: 'refused'; readonly file: string; readonly issues: readonly FileIssue[] }
   | { readonly kind: 'workspace'; readonly file: string; readonly workspace: Workspace }
   | { readonly kind: 'setup'; readonly file: string; readonly setup: Setup }
-  | { readonly kind: 'choice'; readonly file: string; readonly choice: Choice }
   | { readonly kind: 'sequence'; readonly file: string; readonly sequence: Sequence };
 
 /** Export, import and wipe. A file is taken whole or not at all. */
 export function FilesPage() {
+  useTitle('Files');
   const data = useWorkspace();
   const { name } = usePlace();
   const dispatch = useAppDispatch();
@@ -57,8 +56,6 @@ export function FilesPage() {
     else if (result.value.kind === 'workspace')
       setReading({ kind: 'workspace', file: file.name, workspace: result.value.workspace });
     else if (result.value.kind === 'setup') setReading({ kind: 'setup', file: file.name, setup: result.value.setup });
-    else if (result.value.kind === 'choice')
-      setReading({ kind: 'choice', file: file.name, choice: result.value.choice });
     else setReading({ kind: 'sequence', file: file.name, sequence: result.value.sequence });
   };
   const replaceBy = (next: Workspace, done: string) => {
@@ -73,14 +70,6 @@ export function FilesPage() {
     );
     setReading({ kind: 'none' });
     say('The set-up is added.');
-  };
-  const takeChoice = (choice: Choice) => {
-    const known = data.choices.some((c) => c.id === choice.id);
-    dispatch(
-      edited(addChoice(known ? { ...choice, id: nanoid(), name: `${choice.name.slice(0, 70)} (read in)` } : choice)),
-    );
-    setReading({ kind: 'none' });
-    say('The choice is added.');
   };
   const takeSequence = (sequence: Sequence) => {
     const known = data.sequences.some((s) => s.id === sequence.id);
@@ -159,14 +148,6 @@ export function FilesPage() {
             file={reading.file}
             what={`one set-up, “${reading.setup.name}”`}
             onAdd={() => takeSetup(reading.setup)}
-            onLeave={() => setReading({ kind: 'none' })}
-          />
-        )}
-        {reading.kind === 'choice' && (
-          <Offer
-            file={reading.file}
-            what={`one choice, “${reading.choice.name}”`}
-            onAdd={() => takeChoice(reading.choice)}
             onLeave={() => setReading({ kind: 'none' })}
           />
         )}

@@ -6,6 +6,7 @@ import { SEVERITIES, type Severity } from '@core/finding';
 import { diameterOf, JOB_KEYS, JOBS, servesJob, type Device, type Job, type Rope } from '@core/gear';
 import { printNumber, printQuantity } from '@core/units';
 import { usePreferences } from '../../app/preferences';
+import { useTitle } from '../../app/useTitle';
 import { usePlace } from '../../app/WorkspaceProvider';
 import { useWorkspace } from '../../store/hooks';
 import { downloadText } from '../../ui/download';
@@ -23,6 +24,7 @@ const isJob = (text: string | null): text is Job => JOB_KEYS.some((j) => j === t
 
 /** Every rope of the locker in every device, for one job. */
 export function FitPage() {
+  useTitle('Fit');
   const { name } = usePlace();
   const { items } = useWorkspace();
   const [query, setQuery] = useSearchParams();
@@ -227,10 +229,10 @@ function FitTable({ cells, ropes, devices, order, filter }: FitTableProps) {
               </>
             )}
           />
-          <section aria-label="Chosen pair" aria-live="polite">
+          <section aria-label="Chosen pair">
             {cell ? (
               <>
-                <h2>
+                <h2 role="status" className="text-lg font-bold">
                   {ropes.find((r) => r.id === cell.ropeId)?.name} in {devices.find((d) => d.id === cell.deviceId)?.name}
                 </h2>
                 <div className="mt-2">

@@ -4,25 +4,27 @@ import { Link, useParams } from 'react-router';
 import { assess, type Assessment } from '@core/assess';
 import type { Finding } from '@core/finding';
 import {
-  CAUSES,
   closure,
+  FAULT_KINDS,
+  hanging,
+  holdsFromRig,
   minimalCutSets,
-  rappelHolds,
   singlePointsOf,
   standing,
   type Fault,
-  type FaultId,
   type HoldModel,
   type SinglePoint,
 } from '@core/hold';
-import type { Setup } from '@core/rig';
+import { contextOf, slotsOf, type Context } from '@core/parts';
+import type { RigPerson, Setup } from '@core/rig';
 import { NotFound } from '../../app/NotFound';
+import { useTitle } from '../../app/useTitle';
 import { LazyDrawings } from '../../drawing/lazy';
 import { useWorkspace } from '../../store/hooks';
 import { SeverityMark } from '../../ui/SeverityMark';
 import { HoldMark } from './HoldMark';
 import { HoldTable, type HoldRow } from './HoldTable';
-import { SchoolsTable } from './SchoolsTable';
+import { BackupTable } from './BackupTable';
 
 export function HoldPage() {
   const { setupId } = useParams();
@@ -30,89 +32,127 @@ export function HoldPage() {
   return setup ? <HoldView key={setup.id} setup={setup} /> : <NotFound what="This set-up" />;
 }
 
-/** What can let go in a set-up, and what then still holds; a row is replayed on the drawing. */
+/** What can let go in a set-up, and what then still holds, for everybody who hangs on it; a row is replayed on the drawing. */
 function HoldView({ setup }: { setup: Setup }) {
+  useTitle(`What still holds: ${setup.name}`);
   const assessment = useMemo(() => assess(setup), [setup]);
+  const ctx = useMemo(() => contextOf(setup), [setup]);
   const missing = assessment.findings.some((f) => f.code === 'rig.part-missing');
-  const model = useMemo(() => rappelHolds(setup, assessment.findings), [setup, assessment]);
-  const singles = useMemo(() => singlePointsOf(model, assessment.findings), [model, assessment]);
-  const cuts = useMemo(() => minimalCutSets(model), [model]);
-  const rows = useMemo(() => rowsOf(model, singles), [model, singles]);
-  const [chosen, setChosen] = useState<string | null>(null);
-  const [also, setAlso] = useState('');
-  const row = rows.find((r) => r.id === chosen);
-  const faults = row ? [...row.faults, ...(also ? [also] : [])] : [];
+  const people = hanging(ctx);
+  const [who, setWho] = useState(people[0]?.id);
+  const person = people.find((p) => p.id === who) ?? people[0];
+  const labels = new Map(slotsOf(setup).map((s) => [s.ref, s.label]));
 
   return (
     <div className="mx-auto max-w-[1500px] px-3 py-4 sm:px-5">
-      <Link className="inline-flex min-h-11 items-center gap-1 text-act underline" to="..">
+      <Link className="inline-flex min-h-11 items-center gap-1 text-act underline" to=".." relative="path">
         <ChevronLeft aria-hidden className="size-4" />
         {setup.name}
       </Link>
       <h1>What still holds</h1>
-      {missing ? (
+      {missing || !person ? (
         <p className="mt-3">
           A part of the set-up is not chosen yet: what holds can be told when every part is there.{' '}
-          <Link className="font-semibold text-act underline" to="..">
+          <Link className="font-semibold text-act underline" to=".." relative="path">
             Complete it
           </Link>
         </p>
       ) : (
         <>
-          <Summary model={model} singles={singles} />
-          <div className="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,38rem)]">
-            <div>
-              <HoldTable
-                rows={rows}
-                model={model}
-                singles={singles}
-                chosen={chosen}
-                detail={row && <Replay row={row} also={also} onAlso={setAlso} model={model} singles={singles} />}
-                onChoose={(id) => {
-                  setChosen(id === chosen ? null : id);
-                  setAlso('');
-                }}
-              />
-              <Together
-                cuts={cuts}
-                model={model}
-                onChoose={(first, second) => {
-                  setChosen(first);
-                  setAlso(second);
-                }}
-              />
+          {people.length > 1 && (
+            <div className="mt-2 flex flex-wrap gap-2" role="group" aria-label="For whom">
+              {people.map((p) => (
+                <button
+                  key={p.id}
+                  type="button"
+                  aria-pressed={p.id === person.id}
+                  className={`btn ${p.id === person.id ? 'bg-ink text-paper' : ''}`}
+                  onClick={() => setWho(p.id)}
+                >
+                  {p.item?.name ?? 'nobody'}
+                  <span className="font-normal">{labels.get(p.id)?.toLowerCase()}</span>
+                </button>
+              ))}
             </div>
-            <section aria-label="On the drawing" className="self-start lg:sticky lg:top-14">
-              {!row && <p className="mb-2 text-ink-2">Choose what lets go; the drawing shows where.</p>}
-              <div className="grid gap-3 rounded-xl border border-line bg-surface p-2 sm:grid-cols-2">
-                <LazyDrawings
-                  setup={setup}
-                  assessment={gone(assessment, model, faults)}
-                  chosen={null}
-                  onChoose={() => undefined}
-                />
-              </div>
-            </section>
-          </div>
-          <SchoolsTable setup={setup} findings={assessment.findings} />
+          )}
+          <OfPerson key={person.id} setup={setup} assessment={assessment} ctx={ctx} person={person} />
+          <BackupTable setup={setup} findings={assessment.findings} />
         </>
       )}
     </div>
   );
 }
 
+interface OfPersonProps {
+  readonly setup: Setup;
+  readonly assessment: Assessment;
+  readonly ctx: Context;
+  readonly person: RigPerson;
+}
+
+/** The ways one person is held, what takes them away, and where that is on the drawing. */
+function OfPerson({ setup, assessment, ctx, person }: OfPersonProps) {
+  const model = useMemo(() => holdsFromRig(ctx, person, assessment.findings), [ctx, person, assessment]);
+  const singles = useMemo(() => singlePointsOf(ctx, model, assessment.findings), [ctx, model, assessment]);
+  const cuts = useMemo(() => minimalCutSets(model), [model]);
+  const rows = useMemo(() => rowsOf(model, singles), [model, singles]);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [also, setAlso] = useState('');
+  const row = rows.find((r) => r.id === chosen);
+  const faults = row ? [...row.faults, ...(also ? [also] : [])] : [];
+  return (
+    <>
+      <Summary model={model} singles={singles} />
+      <div className="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,38rem)]">
+        <div>
+          <HoldTable
+            rows={rows}
+            model={model}
+            singles={singles}
+            chosen={chosen}
+            detail={row && <Replay row={row} also={also} onAlso={setAlso} model={model} singles={singles} />}
+            onChoose={(id) => {
+              setChosen(id === chosen ? null : id);
+              setAlso('');
+            }}
+          />
+          <Together
+            cuts={cuts}
+            model={model}
+            onChoose={(first, second) => {
+              setChosen(first);
+              setAlso(second);
+            }}
+          />
+        </div>
+        <section aria-label="On the drawing" className="self-start lg:sticky lg:top-14">
+          {!row && <p className="mb-2 text-ink-2">Choose what lets go; the drawing shows where.</p>}
+          <div className="grid gap-3 rounded-xl border border-line bg-surface p-2 sm:grid-cols-2">
+            <LazyDrawings
+              setup={setup}
+              assessment={gone(assessment, model, faults)}
+              chosen={null}
+              onChoose={() => undefined}
+            />
+          </div>
+        </section>
+      </div>
+    </>
+  );
+}
+
 /** What matters first: nothing holds and it is not accepted; then what takes one way away; then what practice accepts; then the rest. */
 function rowsOf(model: HoldModel, singles: readonly SinglePoint[]): HoldRow[] {
-  const accepted = new Set<string>(singles.filter((s) => s.accepted).map((s) => s.fault));
+  const accepted = new Set(singles.filter((s) => s.accepted).map((s) => s.fault.id));
   const rank = ({ id, faults }: HoldRow) => {
     const left = standing(model, faults).length;
     if (left === 0) return accepted.has(id) ? 2 : 0;
-    return left < model.stops.length ? 1 : 3;
+    return left < model.holds.length ? 1 : 3;
   };
   const rows: HoldRow[] = [
     ...model.faults
       .filter((f) => f.basic)
-      .map((f) => ({ id: f.id, says: f.says, faults: [f.id], causes: CAUSES[f.id as FaultId], because: '' })),
+      .map((f) => ({ id: f.id, says: f.says, faults: [f.id], causes: FAULT_KINDS[f.kind].causes, because: '' })),
     ...model.causes.map((c) => ({
       id: `cause-${c.id}`,
       says: c.says,
@@ -144,21 +184,21 @@ function gone(assessment: Assessment, model: HoldModel, faults: readonly string[
 const sentence = (clause: string) => `${clause.replace(/^./, (c) => c.toUpperCase())}.`;
 
 function Summary({ model, singles }: { model: HoldModel; singles: readonly SinglePoint[] }) {
-  const { stops, noStops } = model;
+  const { holds, noHolds } = model;
   const open = singles.filter((s) => !s.accepted).length;
   return (
     <>
       <p className="mt-1 max-w-prose text-lg">
-        {stops.length === 0
+        {holds.length === 0
           ? 'Nothing that is rigged is known to hold you.'
-          : stops.length === 1
-            ? `One way of being held: ${stops[0]!.label.toLowerCase()}.`
-            : `${stops.length} ways of being held: ${stops.map((s) => s.label.toLowerCase()).join(', ')}.`}{' '}
+          : holds.length === 1
+            ? `One way of being held: ${holds[0]!.label.toLowerCase()}.`
+            : `${holds.length} ways of being held: ${holds.map((s) => s.label.toLowerCase()).join(', ')}.`}{' '}
         {singles.length > 0 &&
-          stops.length > 0 &&
+          holds.length > 0 &&
           `${singles.length} things are alone${open === 0 ? '; practice accepts that of each' : `, ${open} of them in doubt`}.`}
       </p>
-      {noStops.map((s) => (
+      {noHolds.map((s) => (
         <p key={s.id} className="mt-2 flex max-w-prose items-start gap-2">
           <SeverityMark severity={s.severity} />
           <span>
@@ -184,9 +224,9 @@ function Replay({ row, also, onAlso, model, singles }: ReplayProps) {
   const left = standing(model, faults);
   const follows = model.consequences.filter((c) => happened.has(c.then) && c.when.every((id) => happened.has(id)));
   const says = (id: string) => model.faults.find((f) => f.id === id)!.says;
-  const single = singles.find((s) => s.fault === row.id);
+  const single = singles.find((s) => s.fault.id === row.id);
   return (
-    <div className="px-1 pt-1 pb-4" aria-live="polite" data-testid="replay">
+    <div className="px-1 pt-1 pb-4" data-testid="replay">
       {row.because && <p>{row.because}</p>}
       {row.causes.length > 0 && <p className="text-ink-2">For instance: {row.causes.join('; ')}.</p>}
       {follows.map((c) => (
@@ -194,7 +234,7 @@ function Replay({ row, also, onAlso, model, singles }: ReplayProps) {
           Then {says(c.then)}. <span className="text-ink-2">{c.because}</span>
         </p>
       ))}
-      <p className={`mt-1 font-bold ${left.length === 0 ? 'text-stop' : 'text-clear'}`}>
+      <p role="status" className={`mt-1 font-bold ${left.length === 0 ? 'text-stop' : 'text-clear'}`}>
         {left.length === 0 ? 'Nothing holds.' : `Holds: ${left.map((s) => s.label.toLowerCase()).join(', ')}.`}
       </p>
       {single?.accepted && <p className="mt-1">Practice accepts that. Look at: {single.inspect}.</p>}

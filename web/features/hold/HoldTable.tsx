@@ -23,7 +23,7 @@ interface HoldTableProps {
 
 /** Rows: what can let go. Columns: the ways of being held. Nothing left is said in words as well. */
 export function HoldTable({ rows, model, singles, chosen, detail, onChoose }: HoldTableProps) {
-  const accepted = new Set<string>(singles.filter((s) => s.accepted).map((s) => s.fault));
+  const accepted = new Set(singles.filter((s) => s.accepted).map((s) => s.fault.id));
   return (
     <table className="w-full border-collapse" aria-label="What can let go, and what then holds">
       <thead>
@@ -31,7 +31,7 @@ export function HoldTable({ rows, model, singles, chosen, detail, onChoose }: Ho
           <th scope="col" className="py-2 pr-2">
             When …
           </th>
-          {model.stops.map((s) => (
+          {model.holds.map((s) => (
             <th key={s.id} scope="col" className="w-24 px-1 py-2 text-center leading-tight">
               {s.label}
               {s.hand && <span className="block font-normal text-ink-2">needs a hand</span>}
@@ -65,7 +65,7 @@ export function HoldTable({ rows, model, singles, chosen, detail, onChoose }: Ho
                     )}
                   </button>
                 </th>
-                {model.stops.map((s) => (
+                {model.holds.map((s) => (
                   <td key={s.id} className="px-1 text-center">
                     <HoldMark stands={left.has(s.id)} label={left.has(s.id) ? 'holds' : 'gone'} />
                   </td>
@@ -79,14 +79,14 @@ export function HoldTable({ rows, model, singles, chosen, detail, onChoose }: Ho
                     )
                   ) : (
                     <span className="text-ink-2">
-                      {left.size} of {model.stops.length}
+                      {left.size} of {model.holds.length}
                     </span>
                   )}
                 </td>
               </tr>
               {chosen === row.id && (
                 <tr className="border-b border-line bg-sunk">
-                  <td colSpan={model.stops.length + 2}>{detail}</td>
+                  <td colSpan={model.holds.length + 2}>{detail}</td>
                 </tr>
               )}
             </Fragment>

@@ -4,6 +4,7 @@ import { useLocation, useNavigate, useParams } from 'react-router';
 import type { z } from 'zod';
 import { fieldMeta, type Item, type Person } from '@core/gear';
 import { NotFound } from '../../app/NotFound';
+import { useTitle } from '../../app/useTitle';
 import { usePlace } from '../../app/WorkspaceProvider';
 import { removeItem, removePerson, saveItem, savePerson } from '../../store/edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
@@ -24,6 +25,7 @@ export function ItemPage() {
 }
 
 function ItemForm({ kind, thing }: { kind: LockerKind; thing: Item | Person | null }) {
+  useTitle(thing ? thing.name : KINDS[kind].add);
   const { name } = usePlace();
   const data = useWorkspace();
   const dispatch = useAppDispatch();
@@ -52,8 +54,9 @@ function ItemForm({ kind, thing }: { kind: LockerKind; thing: Item | Person | nu
     key === 'declarations' ? (
       <DeclarationsField
         key={key}
+        control={form.control}
         value={form.values.declarations as DeclarationDraft[]}
-        onChange={(value) => form.change(key, value)}
+        onChange={form.change}
         errorAt={(path) => form.errorAt(`declarations.${path}`)}
       />
     ) : fieldMeta(field) ? (

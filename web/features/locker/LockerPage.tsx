@@ -2,6 +2,7 @@ import { Plus } from 'lucide-react';
 import { Link } from 'react-router';
 import type { Item, Person } from '@core/gear';
 import { usePreferences } from '../../app/preferences';
+import { useTitle } from '../../app/useTitle';
 import { useWorkspace } from '../../store/hooks';
 import { factsOf, KINDS, LOCKER_KINDS, type LockerKind } from './kinds';
 
@@ -31,6 +32,7 @@ function Rows({ kind, things }: { kind: LockerKind; things: readonly (Item | Per
 
 /** Everything a person owns and everybody they climb with. */
 export function LockerPage() {
+  useTitle('Locker');
   const { items, people } = useWorkspace();
   return (
     <div className="mx-auto max-w-4xl px-4 py-6">

@@ -3,8 +3,9 @@ import { ClipboardList, Plus, Route as RouteIcon } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { fieldMeta } from '@core/gear';
-import { usageSchema, type CheckRecord, type UseRecord } from '@core/log';
+import { checkers, usageSchema, type CheckRecord, type UseRecord } from '@core/log';
 import { usePlace } from '../../app/WorkspaceProvider';
+import { useTitle } from '../../app/useTitle';
 import { useWorkspace } from '../../store/hooks';
 
 const PAGE = 100;
@@ -21,6 +22,7 @@ type Entry = { readonly at: string } & (
 
 /** Checks and uses, newest first. */
 export function LogPage() {
+  useTitle('Log');
   const { checks, uses } = useWorkspace();
   const { name } = usePlace();
   const [shown, setShown] = useState(PAGE);
@@ -87,6 +89,7 @@ function When({ at }: { at: string }) {
 
 function CheckRow({ check, base }: { check: CheckRecord; base: string }) {
   const failed = check.events.filter((e) => e.type === 'saw' && !e.asExpected).length;
+  const { climber, partner } = checkers(check.setup);
   const to = check.outcome === 'running' ? `${base}/check/${check.id}` : `${base}/log/${check.id}`;
   return (
     <Link to={to} className={`${row} hover:bg-sunk`}>
@@ -98,9 +101,7 @@ function CheckRow({ check, base }: { check: CheckRecord; base: string }) {
         </span>
         <span className="text-ink-2">
           {check.mode === 'alone' ? 'Checked alone' : 'Checked face to face'}:{' '}
-          {[check.setup.people.climber?.name, check.mode === 'alone' ? null : check.setup.people.partner?.name]
-            .filter(Boolean)
-            .join(', ')}
+          {[climber, check.mode === 'alone' ? null : partner].filter(Boolean).join(', ')}
           {failed > 0 && `; ${failed} put right on the way`}
         </span>
       </span>

@@ -1,8 +1,10 @@
 import { format } from 'date-fns';
 import { Link, Navigate, useParams } from 'react-router';
 import { fillTemplate } from '@core/finding';
-import { itemStatus, type CheckRecord } from '@core/log';
+import { checkers, itemStatus, type CheckRecord } from '@core/log';
+import { slotsOf } from '@core/parts';
 import { NotFound } from '../../app/NotFound';
+import { useTitle } from '../../app/useTitle';
 import { usePreferences } from '../../app/preferences';
 import { usePlace } from '../../app/WorkspaceProvider';
 import { useWorkspace } from '../../store/hooks';
@@ -15,10 +17,11 @@ export function RecordPage() {
   const { name } = usePlace();
   const { checks, setups } = useWorkspace();
   const record = checks.find((c) => c.id === checkId);
+  useTitle(record ? `Check of ${record.setup.name}` : 'Log');
   if (!record) return <NotFound what="This entry of the log" />;
   if (record.outcome === 'running') return <Navigate to={`/${name}/check/${record.id}`} replace />;
   const { setup } = record;
-  const gear = Object.values(setup.gear).filter((item) => item !== null);
+  const gear = slotsOf(setup).flatMap(({ kind, item }) => (kind !== 'person' && item ? [item] : []));
   return (
     <div className="mx-auto max-w-3xl px-4 py-6">
       <h1>{setup.name}</h1>
@@ -53,8 +56,8 @@ export function RecordPage() {
 function RecordItem({ record, item }: { record: CheckRecord; item: CheckRecord['items'][number] }) {
   const { system } = usePreferences();
   const who = {
-    climber: record.setup.people.climber?.name ?? 'Climber',
-    partner: record.setup.people.partner?.name ?? 'Partner',
+    climber: checkers(record.setup).climber ?? 'Climber',
+    partner: checkers(record.setup).partner ?? 'Partner',
   };
   const { state } = itemStatus(record, item);
   const events = record.events.filter((e) => e.itemId === item.id);

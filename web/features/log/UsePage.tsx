@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { usageSchema, type UseRecord } from '@core/log';
 import { NotFound } from '../../app/NotFound';
+import { useTitle } from '../../app/useTitle';
 import { usePlace } from '../../app/WorkspaceProvider';
 import { put } from '../../storage/changes';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
@@ -16,6 +17,7 @@ const LOCAL = "yyyy-MM-dd'T'HH:mm";
 
 /** Writes a use into the log: when, with what, who, how it went. */
 export function UsePage() {
+  useTitle('Log a use');
   const { useId: id } = useParams();
   return id === 'new' ? <UseForm /> : <NotFound what="This entry" />;
 }
@@ -33,7 +35,7 @@ function UseForm() {
     at: new Date().toISOString(),
     setupId: about?.id ?? null,
     setupName: about?.name ?? '',
-    people: about?.people.climber ? [about.people.climber.name] : [],
+    people: about?.persons.flatMap((p) => p.item?.name ?? []) ?? [],
     outcome: 'as-planned',
     descents: 1,
     note: '',

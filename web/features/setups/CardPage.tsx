@@ -2,14 +2,16 @@ import { Printer } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { assess } from '@core/assess';
 import { buildCheck } from '@core/check';
-import { fillTemplate, renderFinding } from '@core/finding';
-import { GEAR_ROLES, type GearRole, type Setup } from '@core/rig';
-import { printInterval, printQuantity } from '@core/units';
+import { fillTemplate, findingKeys, renderFinding } from '@core/finding';
+import { slotsOf } from '@core/parts';
+import { templateOf, type Setup } from '@core/rig';
 import { NotFound } from '../../app/NotFound';
 import { usePreferences } from '../../app/preferences';
 import { Drawings } from '../../drawing/Drawings';
 import { useWorkspace } from '../../store/hooks';
 import { SEVERITY_WORDS, SeverityMark } from '../../ui/SeverityMark';
+import { useTitle } from '../../app/useTitle';
+import { figureLines } from '../rig/figure-lines';
 import { verdictSentence } from './VerdictBanner';
 
 export function CardPage() {
@@ -20,34 +22,18 @@ export function CardPage() {
 
 /** The set-up on one page of paper: drawing, gear, numbers, what is open, and the check to tick off. */
 function Card({ setup }: { setup: Setup }) {
+  useTitle(`Card of ${setup.name}`);
   const { system } = usePreferences();
   const assessment = assess(setup);
   const { verdict, findings, figures } = assessment;
   const open = findings.filter((f) => f.severity !== 'clear');
   const items = buildCheck(setup, findings);
   const drawing = { setup, assessment, chosen: null, onChoose: () => undefined };
-  const gear = (Object.keys(GEAR_ROLES) as GearRole[]).filter((role) => setup.gear[role] !== null);
-  const numbers: [string, string][] = [
-    ['Descent', figures.descentM > 0 ? printQuantity(figures.descentM, 'lengthM', system) : 'not known'],
-    ...(figures.budget
-      ? [['Shorter end over', printInterval(figures.budget.marginM, 'lengthM', system)] as [string, string]]
-      : []),
-    ...(figures.extensionMm
-      ? [['Extension', printInterval(figures.extensionMm, 'lengthMm', system)] as [string, string]]
-      : []),
-    ...(figures.reach
-      ? [['Hitch reaches', printInterval(figures.reach.reachMm, 'lengthMm', system)] as [string, string]]
-      : []),
-    ...(figures.clearance
-      ? [['Gap, knee raised', printInterval(figures.clearance.kneeRaisedMm, 'lengthMm', system)] as [string, string]]
-      : []),
-    ...(figures.brake
-      ? [['Brake hand needs', printInterval(figures.brake.bottomN, 'forceN', system)] as [string, string]]
-      : []),
-    ...(figures.brake
-      ? [['Brake hand holds', printInterval(figures.brake.handN, 'forceN', system)] as [string, string]]
-      : []),
-  ];
+  const keys = findingKeys(open);
+  const slots = slotsOf(setup).filter((slot) => slot.item !== null);
+  const people = slots.filter((slot) => slot.kind === 'person');
+  const gear = slots.filter((slot) => slot.kind !== 'person');
+  const numbers = figureLines(setup, figures, system);
   return (
     <div className="mx-auto max-w-[190mm] px-4 py-5 print:max-w-none print:p-0 print:text-[11px] print:leading-snug">
       <div className="no-print mb-4 flex flex-wrap gap-3">
@@ -55,7 +41,7 @@ function Card({ setup }: { setup: Setup }) {
           <Printer aria-hidden className="size-5" />
           Print this page
         </button>
-        <Link className="btn" to="..">
+        <Link className="btn" to=".." relative="path">
           Back to the set-up
         </Link>
       </div>
@@ -67,18 +53,20 @@ function Card({ setup }: { setup: Setup }) {
         </span>
       </p>
       <p className="text-ink-2">
-        Rappel on two strands. {setup.people.climber?.name ?? 'Nobody chosen'}
-        {setup.people.partner && `, with ${setup.people.partner.name}`}.
+        {templateOf(setup).label}.{' '}
+        {people.length === 0
+          ? 'Nobody chosen.'
+          : `${people.map((slot) => `${slot.label}: ${slot.item!.name}`).join('. ')}.`}
       </p>
       <div className="mt-2 grid grid-cols-2 gap-4 print:mx-auto print:w-[128mm]">
         <Drawings {...drawing} />
       </div>
       <div className="mt-2 grid gap-5 sm:grid-cols-2 print:grid-cols-2">
         <dl className="grid grid-cols-[auto_1fr] gap-x-3 self-start">
-          {gear.map((role) => (
-            <div key={role} className="contents">
-              <dt className="text-ink-2">{GEAR_ROLES[role].label}</dt>
-              <dd>{setup.gear[role]!.name}</dd>
+          {gear.map((slot) => (
+            <div key={slot.ref} className="contents">
+              <dt className="text-ink-2">{slot.label}</dt>
+              <dd>{slot.item!.name}</dd>
             </div>
           ))}
         </dl>
@@ -93,8 +81,8 @@ function Card({ setup }: { setup: Setup }) {
       </div>
       {open.length > 0 && (
         <ul className="mt-3">
-          {open.map((f) => (
-            <li key={f.code + f.subject.join()} className="flex items-start gap-2">
+          {open.map((f, i) => (
+            <li key={keys[i]} className="flex items-start gap-2">
               <SeverityMark severity={f.severity} size={14} />
               <span>{renderFinding(f, system).says}</span>
             </li>

@@ -3,76 +3,47 @@ import { ChevronDown } from 'lucide-react';
 import { useId, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { z } from 'zod';
-import type { Item } from '@core/gear';
-import { GEAR_ROLES, rigSchema, situationSchema, type GearRole, type Rig, type Setup, type Situation } from '@core/rig';
+import type { Ref } from '@core/finding';
+import type { Slot } from '@core/parts';
+import { elementAt, POINTS, withFields, withItem, type Setup } from '@core/rig';
 import { usePlace } from '../../app/WorkspaceProvider';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { fieldLeft } from '../../store/workspace-slice';
 import { SchemaField } from '../../ui/SchemaField';
 import { KINDS } from '../locker/kinds';
+import { formSections, type Field } from '../rig/form-sections';
+import { AddAndTake } from '../rig/AddAndTake';
 
 interface SetupFormProps {
   readonly setup: Setup;
-  /** `field` names what is typed in; null for a choice, which is a step of its own. */
+  /** `field` names what is typed in; null for a choice, which is an edit of its own. */
   readonly onChange: (next: Setup, field: string | null) => void;
 }
 
 /** Everything that makes the set-up; every change is taken at once. */
 export function SetupForm({ setup, onChange }: SetupFormProps) {
-  const { rig, gear } = setup;
-  const joined = rig.ropeUse === 'joined';
-  const site = (key: keyof Situation) => <SituationField key={key} setup={setup} name={key} onChange={onChange} />;
-  const how = (key: keyof Rig) => <RigField key={key} setup={setup} name={key} onChange={onChange} />;
-  const item = (role: GearRole) => <GearField key={role} setup={setup} role={role} onChange={onChange} />;
-  const who = (role: 'climber' | 'partner') => <PersonField key={role} setup={setup} role={role} onChange={onChange} />;
   return (
-    <Accordion.Root type="multiple" defaultValue={['people']} className="divide-y divide-line border-y border-line">
-      <Section id="people" title="People" note={setup.people.climber?.name ?? 'nobody chosen'}>
-        {who('climber')}
-        {who('partner')}
-        {item('harness')}
-      </Section>
-      <Section id="site" title="Site" note={siteNote(setup.situation)}>
-        {(Object.keys(situationSchema.shape) as (keyof Situation)[]).map(site)}
-      </Section>
-      <Section id="rope" title="Rope" note={gear.ropeA?.name ?? 'not chosen'}>
-        {how('ropeUse')}
-        {item('ropeA')}
-        {joined ? [item('ropeB'), how('joiningKnot')] : how('middleMissM')}
-        {how('ends')}
-      </Section>
-      <Section id="device" title="Device" note={gear.device?.name ?? 'not chosen'}>
-        {item('device')}
-        {how('deviceStrands')}
-        {item('deviceConnector')}
-        {how('ropeOverEnd')}
-        {how('deviceGate')}
-        {how('deviceGateFaces')}
-        {item('extraConnector')}
-      </Section>
-      <Section id="extension" title="Extension" note={gear.extension?.name ?? 'not chosen'}>
-        {item('extension')}
-        {how('extensionMethod')}
-        {how('extensionKnots')}
-        {how('extensionMeasuredMm')}
-      </Section>
-      <Section id="hitch" title="Hitch below it" note={gear.hitchCord?.name ?? 'not chosen'}>
-        {item('hitchCord')}
-        {how('hitchKind')}
-        {how('hitchWraps')}
-        {how('hitchStrands')}
-        {how('hitchEyes')}
-        {how('hitchAt')}
-        {item('hitchConnector')}
-        {how('hitchGate')}
-        {how('hitchGateFaces')}
-      </Section>
-    </Accordion.Root>
+    <>
+      <Accordion.Root type="multiple" defaultValue={['people']} className="divide-y divide-line border-y border-line">
+        {formSections(setup).map(({ id, title, note, fields }) => (
+          <Section key={id} id={id} title={title} note={note}>
+            {fields.map((field) => (
+              <OneField key={keyOf(field)} field={field} setup={setup} onChange={onChange} />
+            ))}
+          </Section>
+        ))}
+      </Accordion.Root>
+      <AddAndTake setup={setup} onChange={(next) => onChange(next, null)} />
+    </>
   );
 }
 
-const siteNote = ({ weather, steepness }: Situation): string =>
-  `${weather}, ${{ low: 'low angle', steep: 'steep', free: 'hanging free' }[steepness]}`;
+const keyOf = (field: Field): string =>
+  field.kind === 'slot'
+    ? `slot/${field.slot.ref}`
+    : field.kind === 'fact'
+      ? `${field.ref}/${field.key}`
+      : field.attachment;
 
 function Section({ id, title, note, children }: { id: string; title: string; note: string; children: ReactNode }) {
   return (
@@ -91,19 +62,35 @@ function Section({ id, title, note, children }: { id: string; title: string; not
   );
 }
 
+function OneField({ field, setup, onChange }: SetupFormProps & { field: Field }) {
+  if (field.kind === 'slot') return <SlotField slot={field.slot} setup={setup} onChange={onChange} />;
+  if (field.kind === 'point') return <PointField attachment={field.attachment} setup={setup} onChange={onChange} />;
+  const { ref, key, schema, label } = field;
+  return (
+    <LiveField
+      schema={schema}
+      label={label}
+      value={elementAt(setup, ref)?.[key]}
+      onValid={(value, typing) => onChange(withFields(setup, ref, { [key]: value }), typing ? `${ref}/${key}` : null)}
+    />
+  );
+}
+
 interface LiveFieldProps {
   readonly schema: z.ZodType;
+  readonly label: string | undefined;
   readonly value: unknown;
   readonly onValid: (value: unknown, typing: boolean) => void;
 }
 
 /** A field whose every readable value is taken at once; what does not fit stays in the field with its message. */
-function LiveField({ schema, value, onValid }: LiveFieldProps) {
+function LiveField({ schema, label, value, onValid }: LiveFieldProps) {
   const dispatch = useAppDispatch();
   const [error, setError] = useState<string>();
   return (
     <SchemaField
       schema={schema}
+      label={label}
       value={value}
       error={error}
       onChange={(next) => {
@@ -117,25 +104,37 @@ function LiveField({ schema, value, onValid }: LiveFieldProps) {
   );
 }
 
-function SituationField({ setup, name, onChange }: SetupFormProps & { name: keyof Situation }) {
+/** Where on the harness an attachment hangs. */
+function PointField({ attachment, setup, onChange }: SetupFormProps & { attachment: Ref }) {
+  const id = useId();
+  const a = setup.attachments.find((x) => x.id === attachment);
+  if (a?.root.kind !== 'harness') return null;
+  const { root } = a;
+  const points =
+    a.end.kind === 'hitch' ? (['leg-loop', 'belay-loop'] as const) : (Object.keys(POINTS) as (keyof typeof POINTS)[]);
   return (
-    <LiveField
-      schema={situationSchema.shape[name]}
-      value={setup.situation[name]}
-      onValid={(value, typing) =>
-        onChange({ ...setup, situation: { ...setup.situation, [name]: value } }, typing ? name : null)
-      }
-    />
-  );
-}
-
-function RigField({ setup, name, onChange }: SetupFormProps & { name: keyof Rig }) {
-  return (
-    <LiveField
-      schema={rigSchema.shape[name]}
-      value={setup.rig[name]}
-      onValid={(value, typing) => onChange({ ...setup, rig: { ...setup.rig, [name]: value } }, typing ? name : null)}
-    />
+    <div>
+      <label htmlFor={id} className="block text-sm font-semibold">
+        {a.id === 'below' ? 'Hitch hangs on' : `${a.label} hangs on`}
+      </label>
+      <select
+        id={id}
+        className="field mt-1"
+        value={root.point}
+        onChange={(event) =>
+          onChange(
+            withFields(setup, a.id, { root: { ...root, point: event.target.value as keyof typeof POINTS } }),
+            null,
+          )
+        }
+      >
+        {points.map((point) => (
+          <option key={point} value={point}>
+            {POINTS[point]}
+          </option>
+        ))}
+      </select>
+    </div>
   );
 }
 
@@ -186,42 +185,37 @@ function Picker({ label, chosen, options, onPick, addTo, addLabel }: PickerProps
 
 const byName = (a: { name: string }, b: { name: string }) => a.name.localeCompare(b.name);
 
-function GearField({ setup, role, onChange }: SetupFormProps & { role: GearRole }) {
-  const { items } = useWorkspace();
-  const { label, kind } = GEAR_ROLES[role];
+function SlotField({ slot, setup, onChange }: SetupFormProps & { slot: Slot }) {
+  const { items, people } = useWorkspace();
+  const { kind, ref, label, item } = slot;
+  if (kind === 'person') {
+    const options = [...people].sort(byName);
+    return (
+      <Picker
+        label={label}
+        chosen={item}
+        options={options}
+        onPick={(id) => {
+          // Nobody stands in two places: who is chosen for one leaves the other.
+          const freed = setup.persons
+            .filter((p) => p.id !== ref && id !== null && p.item?.id === id)
+            .reduce((rig, p) => withItem(rig, p.id, null), setup);
+          onChange(withItem(freed, ref, options.find((o) => o.id === id) ?? null), null);
+        }}
+        addTo="person"
+        addLabel="Add a person"
+      />
+    );
+  }
   const options = items.filter((i) => i.kind === kind).sort(byName);
-  const pick = (item: Item | null) => onChange({ ...setup, gear: { ...setup.gear, [role]: item } }, null);
   return (
     <Picker
       label={label}
-      chosen={setup.gear[role]}
+      chosen={item}
       options={options}
-      onPick={(id) => pick(options.find((o) => o.id === id) ?? null)}
+      onPick={(id) => onChange(withItem(setup, ref, options.find((o) => o.id === id) ?? null), null)}
       addTo={kind}
       addLabel={KINDS[kind].add}
-    />
-  );
-}
-
-function PersonField({ setup, role, onChange }: SetupFormProps & { role: 'climber' | 'partner' }) {
-  const { people } = useWorkspace();
-  const options = [...people].sort(byName);
-  return (
-    <Picker
-      label={role === 'climber' ? 'Who goes down' : 'Partner'}
-      chosen={setup.people[role]}
-      options={options}
-      onPick={(id) => {
-        // Nobody is their own partner: who is chosen for one part leaves the other.
-        const other = role === 'climber' ? 'partner' : 'climber';
-        const rest = setup.people[other]?.id === id ? null : setup.people[other];
-        onChange(
-          { ...setup, people: { ...setup.people, [role]: options.find((o) => o.id === id) ?? null, [other]: rest } },
-          null,
-        );
-      }}
-      addTo="person"
-      addLabel="Add a person"
     />
   );
 }

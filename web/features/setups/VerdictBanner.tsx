@@ -5,7 +5,7 @@ import { usePreferences } from '../../app/preferences';
 import { SEVERITY_TEXT, SEVERITY_WASH, SEVERITY_WORDS, SeverityMark } from '../../ui/SeverityMark';
 
 /** The sentence of the verdict and the first thing to do: what a tired person reads first. */
-type Judged = Pick<Assessment, 'verdict' | 'findings'>;
+export type Judged = Pick<Assessment, 'verdict' | 'findings'>;
 
 export function verdictSentence({ verdict, findings }: Judged): string {
   const count = findings.filter((f) => f.severity === verdict).length;

@@ -1,5 +1,6 @@
 import { FINDING_CODES, type FindingCodeEntry } from '@core/finding';
 import { CONSTANTS, SOURCES, type Constant, type Source, type SourceKind } from '@core/sources';
+import { useTitle } from '../../app/useTitle';
 
 const KIND_WORDS: Readonly<Record<SourceKind, string>> = {
   standard: 'Standard',
@@ -19,6 +20,7 @@ const cell = 'border-t border-line py-1.5 pr-3 align-top';
 
 /** The register: every source, every constant with its interval, every judgement that can be made. */
 export function SourcesPage() {
+  useTitle('Where the rules and numbers come from');
   return (
     <div className="mx-auto max-w-4xl px-4 py-6">
       <h1>Where the rules and numbers come from</h1>

@@ -18,7 +18,7 @@ const SHOWN = 6;
 export function Departures({ state, broken, onStop, onAgain, onChoose }: DeparturesProps) {
   const [all, setAll] = useState(false);
   return (
-    <section aria-labelledby="departures" aria-live="polite">
+    <section aria-labelledby="departures">
       <h2 id="departures">If something goes otherwise</h2>
       {broken ? (
         <p className="mt-1 text-ink-2">Put the order right first; then every departure from it is tried.</p>
@@ -27,7 +27,7 @@ export function Departures({ state, broken, onStop, onAgain, onChoose }: Departu
           <WorkProgress state={state} says={(done) => `${done} departures tried`} onStop={onStop} onAgain={onAgain} />
           {state.kind === 'done' && (
             <>
-              <p className="mt-1 text-ink-2">
+              <p role="status" className="mt-1 text-ink-2">
                 {state.result.departures} single departures and {state.result.pairsTried} pairs were tried: every step
                 left out, neighbours swapped, steps done in their known wrong ways.{' '}
                 <strong className="text-ink">{state.result.critical.length} are critical</strong>; {state.result.shows}{' '}

@@ -3,6 +3,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { PROCEDURES, stepsOf, type Sequence, orderVerdict, walk } from '@core/sequence';
 import { NotFound } from '../../app/NotFound';
+import { useTitle } from '../../app/useTitle';
 import { SaveIndicator } from '../../app/SaveIndicator';
 import { usePlace } from '../../app/WorkspaceProvider';
 import { put } from '../../storage/changes';
@@ -21,13 +22,16 @@ export function RunPage() {
   return <Run sequence={sequence} />;
 }
 
+const EVERYTHING = 'everything rigged so far, with eyes and hands; what matters most here could not be worked out';
+
 /** One step at a time, large, for one hand and a tired head: what to look at before it, what to do, what to see after it. */
 function Run({ sequence }: { sequence: Sequence }) {
+  useTitle(sequence.name);
   const { name } = usePlace();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   useWakeLock();
-  const { state } = useExplored(sequence);
+  const { state, again } = useExplored(sequence);
   const steps = useMemo(() => stepsOf(sequence), [sequence]);
   const at = Math.min(sequence.at ?? 0, sequence.steps.length);
   const go = (next: number | null) => dispatch(recorded([put('sequences', sequence, { ...sequence, at: next })]));
@@ -37,7 +41,14 @@ function Run({ sequence }: { sequence: Sequence }) {
   };
   const line = sequence.steps[at];
   const step = steps[at];
-  const looks = state.kind === 'done' ? (state.result.pauses.find((p) => p.before === at)?.looks ?? []) : null;
+  const failed = state.kind === 'failed' || state.kind === 'stopped';
+  // What cannot be worked out is not left out: everything is looked at instead.
+  const looks =
+    state.kind === 'done'
+      ? (state.result.pauses.find((p) => p.before === at)?.looks ?? [])
+      : failed
+        ? [EVERYTHING]
+        : null;
   const back = (
     <button type="button" className="btn min-h-14 px-4" disabled={at === 0} onClick={() => go(at - 1)}>
       Back
@@ -63,6 +74,15 @@ function Run({ sequence }: { sequence: Sequence }) {
       >
         <div className="h-full bg-act" style={{ width: `${(100 * at) / sequence.steps.length}%` }} />
       </div>
+      {failed && (
+        <p role="alert" className="flex flex-wrap items-center gap-3 bg-mind-wash px-4 py-2 text-mind">
+          What to look at before each step could not be worked out
+          {state.kind === 'failed' ? `: ${state.message}` : ''}.
+          <button type="button" className="btn" onClick={again}>
+            Compute again
+          </button>
+        </p>
+      )}
       {line ? (
         <OneStep
           key={line.id}

@@ -16,6 +16,7 @@ import {
   walk,
 } from '@core/sequence';
 import { NotFound } from '../../app/NotFound';
+import { useTitle } from '../../app/useTitle';
 import { usePlace } from '../../app/WorkspaceProvider';
 import { changeSequence, removeSequence } from '../../store/sequence-edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
@@ -38,6 +39,7 @@ export function SequencePage() {
 
 /** One order of steps: its verdict, the attachments along it, the steps to move about, and what follows from a mistake. */
 function SequenceView({ sequence }: { sequence: Sequence }) {
+  useTitle(sequence.name);
   const { name } = usePlace();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();

@@ -3,6 +3,7 @@ import { Plus } from 'lucide-react';
 import { Link, useNavigate } from 'react-router';
 import { newSequence, PROCEDURE_IDS, PROCEDURES, type ProcedureId, orderVerdict, walk } from '@core/sequence';
 import { usePlace } from '../../app/WorkspaceProvider';
+import { useTitle } from '../../app/useTitle';
 import { addSequence } from '../../store/sequence-edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited } from '../../store/workspace-slice';
@@ -10,6 +11,7 @@ import { SeverityMark } from '../../ui/SeverityMark';
 
 /** Own orders of steps with their verdicts, and the procedures that come with Zevrin. */
 export function StepsPage() {
+  useTitle('Steps');
   const { sequences } = useWorkspace();
   const { name } = usePlace();
   const dispatch = useAppDispatch();

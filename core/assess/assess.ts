@@ -1,0 +1,67 @@
+import type { WayReport } from '../connector/index.ts';
+import { waysLeft } from '../between/index.ts';
+import { overall, worstFirst, type Finding, type Ref, type Severity } from '../finding/index.ts';
+import type { BrakeFigures } from '../friction/index.ts';
+import type { Clearance, HitchReach, RopeBudget } from '../geometry/index.ts';
+import { holdFindings } from '../hold/index.ts';
+import { contextOf, type Context, type Judge } from '../parts/index.ts';
+import type { Setup } from '../rig/index.ts';
+import type { Interval } from '../units/index.ts';
+import { JUDGES } from './judges.ts';
+import { notJudged } from './not-judged.ts';
+
+type ByRef<T> = Readonly<Record<Ref, T>>;
+
+/** What the drawing dimensions: the numbers that the findings were made from, by the id of attachment or line. Absent where a part is not chosen. */
+export interface Figures {
+  readonly descentM: number;
+  readonly extensionMm: ByRef<Interval>;
+  readonly reach: ByRef<HitchReach>;
+  readonly clearance: ByRef<Clearance>;
+  readonly budget: ByRef<RopeBudget>;
+  readonly brake: ByRef<BrakeFigures>;
+  /** The way the device connector is judged in. */
+  readonly way: ByRef<WayReport>;
+}
+
+export interface Assessment {
+  readonly verdict: Severity;
+  /** Worst first. */
+  readonly findings: readonly Finding[];
+  readonly figures: Figures;
+}
+
+/** What these judges say of a set-up, in their order, and what none of them answers. */
+export function judged(ctx: Context, judges: readonly Judge[]): Finding[] {
+  return [...judges.flatMap((j) => j.subjects(ctx).flatMap((s) => j.judge(s, ctx))), ...notJudged(ctx, judges)];
+}
+
+/** One call: a set-up in, every judgement out. Pure; the same set-up always gives the same answer. */
+export function assess(setup: Setup, judges: readonly Judge[] = JUDGES): Assessment {
+  const ctx = contextOf(setup);
+  const found = judged(ctx, judges);
+  // Last, since what counts as holding follows from all that was found.
+  const findings = [...found, ...holdFindings(ctx, found)];
+  return { verdict: overall(findings), findings: worstFirst(findings), figures: figuresOf(ctx) };
+}
+
+function figuresOf(ctx: Context): Figures {
+  const { attachments, lines } = ctx.setup;
+  const collect = <T extends { id: Ref }, V>(list: readonly T[], of: (x: T) => V | null): ByRef<V> => {
+    const found: Record<Ref, V> = {};
+    for (const x of list) {
+      const value = of(x);
+      if (value !== null) found[x.id] = value;
+    }
+    return found;
+  };
+  return {
+    descentM: ctx.descentM,
+    extensionMm: collect(attachments, ctx.extensionMm),
+    reach: collect(attachments, ctx.reach),
+    clearance: collect(attachments, (a) => (a.end.kind === 'hitch' ? ctx.clearance(a) : null)),
+    budget: collect(lines, ctx.budget),
+    brake: collect(attachments, ctx.brake),
+    way: collect(attachments, (a) => (a.end.kind === 'device' ? (waysLeft(a, ctx)[0] ?? null) : null)),
+  };
+}

@@ -1,0 +1,165 @@
+import type { Context } from '../parts/index.ts';
+import type { LineOf, RigLine } from '../rig/index.ts';
+import { exactly } from '../units/index.ts';
+import type { CheckItem } from './check-item.ts';
+import { item, itemId } from './item.ts';
+
+/** Every anchor with the rope in it, and every line: how it is held, where its middle lies, how its ends are closed. */
+export function lineItems(ctx: Context): CheckItem[] {
+  return [...anchorItems(ctx), ...ctx.setup.lines.flatMap((line) => atAnchor(ctx, line))];
+}
+export const endItems = (ctx: Context): CheckItem[] => ctx.setup.lines.flatMap((line) => ends(ctx, line));
+
+function anchorItems({ setup }: Context): CheckItem[] {
+  return setup.anchors.map(({ id, through }) => {
+    const lines = setup.lines.filter((l) => l.anchor === id);
+    const runs = lines.some((l) => l.kind !== 'fixed' || l.fastening.how !== 'tied');
+    const place = { textile: 'sling', wood: 'fork', saver: 'friction saver', connector: 'connector' } as const;
+    const what = through === 'rings' || through === 'unknown' ? 'rings or links' : place[through];
+    const metal = through === 'rings' || through === 'unknown' || through === 'connector';
+    return item({
+      id: itemId('anchor', id, setup.anchors[0]!.id),
+      part: id,
+      title: setup.anchors[0]!.id === id ? 'Anchor, with the rope through it' : 'The other anchor',
+      look: `Follow the rope through the ${what}; look at every point behind.`,
+      touch: runs ? 'Pull one strand and see the other one move.' : 'Pull hard at the rope and watch every point.',
+      question: 'What does the rope run through?',
+      expected: metal
+        ? 'Metal only; the points behind are sound'
+        : `The ${what}; it is sound, and no other rope runs in it`,
+      others: metal ? ['A sling or cord', 'Metal, but a point is doubtful'] : [`A worn or burnt ${what}`],
+      why: 'The anchor with the rope through it is one of the three things that go wrong most.',
+      sources: ['practice-hook-up', 'practice-metal-on-metal'],
+    });
+  });
+}
+
+const firstOf = (ctx: Context, kind: RigLine['kind']): RigLine => ctx.setup.lines.find((l) => l.kind === kind)!;
+
+function atAnchor(ctx: Context, line: RigLine): CheckItem[] {
+  if (line.kind === 'doubled') return line.use === 'joined' ? [joint(line)] : line.ropeA.item ? [middle(line)] : [];
+  if (line.kind === 'fixed' && line.rope.item) return fastened(ctx, line);
+  return [];
+}
+
+function joint({ joint: { id, knot } }: LineOf<'doubled'>): CheckItem {
+  const name = knot === 'double-fisherman' ? 'Double fisherman’s' : 'Flat overhand';
+  return item({
+    id: 'joining-knot',
+    part: id,
+    title: 'Knot between the ropes',
+    look: 'Shape of the knot and length of both tails.',
+    touch: 'Pull all four strands tight, one after the other.',
+    question: 'What joins the ropes, and on which side of the anchor is it?',
+    expected: `${name}, dressed, long tails; side known`,
+    others: ['Another knot, or not dressed', 'Side not agreed'],
+    why: 'The knot must hold, must not catch, and decides which strand is pulled.',
+    sources: ['practice-hook-up'],
+  });
+}
+
+function middle({ id, ropeA, middleMissM }: LineOf<'doubled'>): CheckItem {
+  const marked = ropeA.item!.middle === 'marked' || ropeA.item!.middle === 'bicolour';
+  return item({
+    id: 'middle',
+    part: id,
+    title: 'Middle of the rope',
+    look: marked ? 'Where the middle mark lies.' : 'Both ends together, flaked side by side up to the anchor.',
+    touch: 'Hold the place in the hand.',
+    question: 'How far is the middle from the anchor?',
+    expected: 'At the anchor, within {miss}',
+    others: ['Further away than {miss}', marked ? 'The mark was not found' : 'It was guessed'],
+    numbers: [
+      { key: 'miss', label: 'Miss allowed for', quantity: 'lengthM', value: exactly(Math.max(0.1, middleMissM)) },
+    ],
+    why: 'A middle missed makes the ends unequal by twice as much.',
+    sources: ['practice-middle'],
+  });
+}
+
+function fastened(ctx: Context, { id, fastening }: LineOf<'fixed'>): CheckItem[] {
+  const first = firstOf(ctx, 'fixed') as LineOf<'fixed'>;
+  if (fastening.how !== 'blocked') {
+    return [
+      item({
+        id: itemId('fastening', id, first.id),
+        part: fastening.id,
+        title: 'Knot of the rope at the anchor',
+        look: 'Shape of the knot, its tail, and what it is tied to.',
+        touch: 'Pull hard at the rope you hang on.',
+        question: 'What did the knot do?',
+        expected: 'Finished, long tail, drew tight and stayed',
+        others: ['Not finished, or a short tail', 'It moved at the anchor'],
+        why: 'Everything on this rope hangs on that knot.',
+        sources: ['practice-hook-up'],
+      }),
+    ];
+  }
+  return [
+    item({
+      id: itemId('block-strand', id, first.id),
+      part: fastening.id,
+      title: 'Which strand is blocked',
+      look: 'The knot against the rings, and on which strand it sits.',
+      touch: 'Pull hard at the strand you go down, then at the other one.',
+      question: 'What did the two strands do?',
+      expected: 'Mine drew the knot against the rings; the other ran',
+      others: ['The other held, mine ran', 'Both ran'],
+      why: 'The strand with the knot runs out of the rings.',
+      sources: ['practice-blocked-rope'],
+    }),
+    item({
+      id: itemId('fastening', id, first.id),
+      part: fastening.id,
+      title: 'Connector through the knot',
+      look: 'It goes through the knot and around the strand you go down.',
+      touch: 'Press its gate.',
+      question: 'What keeps the knot from slipping through the rings?',
+      expected: 'The knot, and a locked connector around my strand',
+      others: ['Only the knot', 'The connector is not locked, or holds the other strand'],
+      why: 'A knot can be drawn through wide rings.',
+      sources: ['practice-blocked-rope'],
+    }),
+  ];
+}
+
+function ends({ setup }: Context, line: RigLine): CheckItem[] {
+  const place = setup.site.stanceHeightM > 0 ? 'at the ledge' : 'on the ground';
+  const first = setup.lines[0]!;
+  if (line.kind === 'doubled') {
+    if (!line.ropeA.item) return [];
+    return [
+      item({
+        id: itemId('rope-ends', line.id, first.id),
+        part: line.ends.id,
+        title: 'Rope ends',
+        look: `Both ends ${place}; where they cannot be seen, both knots before they were thrown.`,
+        touch: 'Each knot, or the hand of the one who tied it.',
+        question: 'Which ends carry a stopper knot?',
+        expected: 'Both are knotted',
+        others: ['Only one is knotted', 'Neither is knotted'],
+        why: 'A knot keeps the device from running off a rope that is too short.',
+        sources: ['practice-ends-closed'],
+      }),
+    ];
+  }
+  if (!line.rope.item) return [];
+  const tied = line.end.state === 'tied';
+  return [
+    item({
+      id: itemId('rope-ends', line.id, first.id),
+      part: line.end.id,
+      title: first.id === line.id ? 'Free end of the rope' : 'Free end of the second rope',
+      look:
+        line.kind === 'fixed'
+          ? `The end ${place}; where it cannot be seen, its knot before it was thrown.`
+          : 'The other end of the rope, on the ground or in the hand.',
+      touch: tied ? 'The knot at the harness of whoever holds it.' : 'The knot, or the hand of the one who tied it.',
+      question: 'What closes the free end?',
+      expected: tied ? 'Somebody is tied into it' : 'A stopper knot with a long tail',
+      others: ['Nothing', tied ? 'Only a knot' : 'A knot with a short tail'],
+      why: 'An open end runs through the device when the rope is too short.',
+      sources: ['practice-ends-closed'],
+    }),
+  ];
+}

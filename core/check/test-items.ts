@@ -1,0 +1,105 @@
+import type { Context } from '../parts/index.ts';
+import { belaysFromHarness, hangingBy, type Attachment } from '../rig/index.ts';
+import { threshold } from '../sources/index.ts';
+import { exactly } from '../units/index.ts';
+import type { CheckItem } from './check-item.ts';
+import { item, itemId } from './item.ts';
+import { nameOf } from './people-items.ts';
+
+/** What is tried with weight, low above the ground or with something else still holding. */
+export function testItems(ctx: Context): CheckItem[] {
+  const { attachments } = ctx.setup;
+  const devices = attachments.filter((a) => a.end.kind === 'device' && a.end.item !== null && a.use !== 'aid');
+  const hitches = attachments.filter((a) => a.end.kind === 'hitch' && a.end.item !== null);
+  return [
+    ...devices.map((a) =>
+      belaysFromHarness(ctx.index, a) || a.root.kind === 'anchor' ? holdPerson(ctx, a) : weigh(ctx, a),
+    ),
+    ...hitches.flatMap((a) => [bites(ctx, a, hitches[0]!), ...(ctx.deviceAbove(a) ? [clear(a, hitches[0]!)] : [])]),
+  ];
+}
+
+const idOf = (ctx: Context, kind: 'weigh-device' | 'hold-person', a: Attachment) =>
+  itemId(kind, a.id, ctx.setup.attachments.find((x) => x.end.kind === 'device')!.id);
+
+function weigh(ctx: Context, a: Attachment): CheckItem {
+  const climbs = ctx.use(a).climbs;
+  return item({
+    id: idOf(ctx, 'weigh-device', a),
+    part: a.end.id,
+    kind: 'function-test',
+    title: a.id === 'main' ? 'Weigh the device' : `Weigh the ${a.label.toLowerCase()}`,
+    look: climbs
+      ? 'Feet just off the ground, nothing below to fall onto.'
+      : 'Your lanyard is still in the anchor. Nobody unclips it yet.',
+    touch: climbs
+      ? 'Sit into it and bounce three times, hands off.'
+      : 'Take all slack out, sit down on the device, brake hand on the rope.',
+    question: climbs ? 'What did it do?' : 'What carries you now?',
+    expected: climbs ? 'It held each time and did not slip' : 'The device; lanyard slack but still clipped',
+    others: climbs ? ['It slipped before it held', 'It ran'] : ['Still the lanyard', 'The device; lanyard already off'],
+    why: 'What was never loaded is not trusted.',
+    sources: ['practice-hook-up', 'practice-slow'],
+  });
+}
+
+/** Somebody else hangs on it: the rope is loaded while the person still stands or is held otherwise. */
+function holdPerson(ctx: Context, a: Attachment): CheckItem {
+  const [person] = hangingBy(ctx.index, a);
+  return item({
+    id: idOf(ctx, 'hold-person', a),
+    part: a.end.id,
+    kind: 'function-test',
+    title: 'Take the weight',
+    look: `${person ? nameOf(person) : 'The person'} still stands, or hangs on something else.`,
+    touch: 'Take all slack in, brake hand on, and let the person lean back with full weight.',
+    question: 'What did the rope do in the device?',
+    expected: 'It held; the brake hand did not slip',
+    others: ['It crept through the device', 'The hand had to pull with all its force'],
+    why: 'What was never loaded is not trusted.',
+    sources: ['practice-hook-up', 'practice-lowering'],
+  });
+}
+
+function bites({ setup }: Context, a: Attachment, first: Attachment): CheckItem {
+  return item({
+    id: itemId('hitch-bites', a.id, first.id),
+    part: a.end.id,
+    kind: 'function-test',
+    title: a === first ? 'Hitch bites, and lets go' : `${a.label} bites, and lets go`,
+    look: `The hand stays on the rope below the hitch.${setup.site.steepness === 'low' ? ' At this angle the hitch has to be pushed down.' : ' On ground this steep the hitch runs easily.'}`,
+    touch: 'Let the hitch take the rope, ease the hand, then push the hitch down.',
+    question: 'What did the hitch do?',
+    expected: 'Gripped, then let go when pushed',
+    others: ['Slipped', 'Gripped and would not let go'],
+    why: 'A hitch that was not seen to bite is not a backup.',
+    sources: ['practice-hitch-test', 'practice-hitch-angle'],
+  });
+}
+
+function clear(a: Attachment, first: Attachment): CheckItem {
+  return item({
+    id: itemId('hitch-clear', a.id, first.id),
+    part: a.end.id,
+    kind: 'function-test',
+    title: 'Hitch stays clear of the device',
+    look: 'The gap between the wraps and the device, hitch loaded.',
+    touch:
+      a.root.kind === 'harness' && a.root.point === 'leg-loop'
+        ? 'Raise the knee on that side as high as it goes.'
+        : 'Lean back and pull the hitch up as far as it goes.',
+    question: 'How much room is left at the worst?',
+    expected: 'More than {margin}',
+    others: ['Less than {margin}', 'It touches'],
+    numbers: [
+      {
+        key: 'margin',
+        label: 'Clearance asked for',
+        quantity: 'lengthMm',
+        value: exactly(threshold('hitchClearanceMarginMm')),
+      },
+    ],
+    why: 'A hitch that touches the device is pushed open by it.',
+    sources: ['practice-hitch-clear'],
+  });
+}

@@ -1,0 +1,106 @@
+import { JUDGES } from '../assess/index.ts';
+import type { Finding, Ref } from '../finding/index.ts';
+import type { Item } from '../gear/index.ts';
+import { contextOf, type Context, type Judge } from '../parts/index.ts';
+import { withFields, type Setup } from '../rig/index.ts';
+import { withPicks, type Pick, type Variable } from './picks.ts';
+
+/** How bad a set-up is: numbers of findings, worst kind first. Compared in this order. */
+export type Cost = readonly [stops: number, minds: number, untested: number];
+
+/** A cost as one number that adds and compares: no set-up has a thousand findings of a kind. */
+export const STOP = 1e9;
+const MIND = 1e6;
+const UNTESTED = 1e3;
+export const countOf = (findings: readonly Finding[]): number => {
+  let sum = 0;
+  for (const { severity } of findings)
+    sum += severity === 'stop' ? STOP : severity === 'mind' ? MIND : severity === 'untested' ? UNTESTED : 0;
+  return sum;
+};
+export const costFrom = (sum: number): Cost => [
+  Math.floor(sum / STOP),
+  Math.floor((sum % STOP) / MIND),
+  Math.floor((sum % MIND) / UNTESTED),
+];
+
+/** One judge about one element: what it finds depends on the variables of its scope and on nothing else that is open. */
+export interface Factor {
+  readonly scope: readonly number[];
+  /** Cost for these values of its scope. */
+  readonly cost: (chosen: readonly number[]) => number;
+}
+
+/** Judges whose findings follow from a choice of parts; who is missing, and what holds in the end, is said of the whole. */
+const COUNTED = JUDGES.filter((j) => j.id !== 'chosen');
+
+/**
+ * The judges of a set-up as functions of its open places. A factor remembers what it has computed, so that a rope meets a device once, whatever
+ * else is chosen. Judges declare what they read; a test holds the sum of all factors against the assessment of the whole.
+ */
+export function factorsOf(base: Setup, variables: readonly Variable[], items: readonly Item[]): Factor[] {
+  const variableOf = new Map<Ref, number>();
+  variables.forEach((v, i) => v.refs.forEach((ref) => variableOf.set(ref, i)));
+  // Two ropes can be joined although the set-up begins with one folded: judges of the joint are asked as well.
+  const doubled = base.lines.find((l) => l.kind === 'doubled');
+  const ropes = variables.findIndex((v) => v.kind === 'rope');
+  if (doubled && ropes >= 0) variableOf.set(doubled.ropeB.id, ropes);
+  const contexts = sharedContexts(base, variables, items);
+  const bases = doubled ? [base, withFields(base, doubled.id, { use: 'joined' })] : [base];
+  const seen = new Set<string>();
+  return bases.flatMap((setup) => {
+    const ctx = contextOf(setup);
+    return COUNTED.flatMap((judge) =>
+      judge.subjects(ctx).flatMap((subject) => {
+        const key = `${judge.id}/${subject}`;
+        if (seen.has(key)) return [];
+        seen.add(key);
+        const reads = judge.reads(subject, ctx).flatMap((ref) => variableOf.get(ref) ?? []);
+        // How the rope runs decides whether a judge is asked at all.
+        const scope = [
+          ...new Set(doubled && ropes >= 0 && reads.length > 0 ? [...reads, ...dependsOnUse(judge, ropes)] : reads),
+        ].sort((a, b) => a - b);
+        return [{ scope, cost: remembered(variables, scope, judge, subject, contexts) }];
+      }),
+    );
+  });
+}
+
+const dependsOnUse = (judge: Judge, ropes: number): number[] => (judge.id === 'strands-alike' ? [ropes] : []);
+
+type ContextAt = (scope: readonly number[], chosen: readonly number[]) => Context;
+
+/** Contexts of what is chosen in a scope: judges that read the same are asked one after the other, so that the last one of each scope is kept. */
+function sharedContexts(base: Setup, variables: readonly Variable[], items: readonly Item[]): ContextAt {
+  const last = new Map<string, { readonly key: string; readonly ctx: Context }>();
+  return (scope, chosen) => {
+    const of = scope.join();
+    const key = scope.map((v) => chosen[v]).join();
+    const there = last.get(of);
+    if (there?.key === key) return there.ctx;
+    const picks = scope.flatMap((v): readonly Pick[] => variables[v]!.values[chosen[v]!]!);
+    const ctx = contextOf(withPicks(base, picks, items));
+    last.set(of, { key, ctx });
+    return ctx;
+  };
+}
+
+function remembered(
+  variables: readonly Variable[],
+  scope: readonly number[],
+  judge: Judge,
+  subject: Ref,
+  contextAt: ContextAt,
+): Factor['cost'] {
+  const known = new Map<number, number>();
+  return (chosen) => {
+    let key = 0;
+    for (const v of scope) key = key * variables[v]!.values.length + chosen[v]!;
+    const there = known.get(key);
+    if (there !== undefined) return there;
+    const ctx = contextAt(scope, chosen);
+    const cost = judge.subjects(ctx).includes(subject) ? countOf(judge.judge(subject, ctx)) : 0;
+    known.set(key, cost);
+    return cost;
+  };
+}

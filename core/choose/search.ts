@@ -1,0 +1,181 @@
+import type { WayTest } from '../connector/index.ts';
+import { traitsOf, type Connector, type Device, type Item } from '../gear/index.ts';
+import { wellRigged, type Setup } from '../rig/index.ts';
+import { costFrom, factorsOf, STOP, type Cost, type Factor } from './factors.ts';
+import { itemOf, makesSense, strengthAt, variablesOf, type Pick, type Variable } from './picks.ts';
+
+/** One complete answer: what to put where, and how bad it then is. */
+export interface Combination {
+  readonly picks: readonly Pick[];
+  readonly cost: Cost;
+}
+
+export interface SearchResult {
+  /** Best first, none with a *stop*; one for each set of ropes and device. */
+  readonly combinations: readonly Combination[];
+  /** The others, completed with the least bad parts there are. */
+  readonly rejected: readonly Combination[];
+  /** Sets of ropes times devices. */
+  readonly pairs: number;
+  /** `complete`: nothing better was left out. `cut`: for some pairs the search was ended at `maxLooks`. */
+  readonly outcome: 'complete' | 'cut';
+}
+
+export interface SearchOptions {
+  /** Most combinations to look at for one set of ropes and device. */
+  readonly maxLooks: number;
+}
+export const SEARCH_DEFAULTS: SearchOptions = { maxLooks: 600 };
+/** How many times as many looks are spent on a pair while every combination found for it has a *stop*. */
+const PATIENCE = 8;
+
+/**
+ * Complete combinations for whatever is open in a set-up, best first: every set of ropes with every device, each with its best other parts.
+ * Branch and bound over the open places; a judge counts as soon as everything it reads is chosen, and no part takes a finding away again, so
+ * that what is dropped could not have been better. Judged as if it were rigged as it is meant to be.
+ * @param onRow hears how many sets of ropes are done.
+ */
+export function search(
+  open: Setup,
+  items: readonly Item[],
+  tests: readonly WayTest[],
+  options: SearchOptions = SEARCH_DEFAULTS,
+  onRow?: (done: number) => void,
+): SearchResult {
+  const base: Setup = { ...wellRigged(open), tests: [...tests] };
+  const all = variablesOf(base, items);
+  if (all.some((v) => v.values.length === 0 && (v.kind === 'rope' || v.kind === 'device'))) return NOTHING;
+  // What the locker has nothing for stays open; the needs name it.
+  const variables = all.filter((v) => v.values.length > 0);
+  const factors = factorsOf(base, variables, items);
+  const fixed = factors.filter((f) => f.scope.length === 0).reduce((sum, f) => sum + f.cost([]), 0);
+  const tree = createTree(base, variables, factors, items);
+  const keys = variables.filter((v) => v.kind === 'rope' || v.kind === 'device').length;
+  const found: { chosen: readonly number[]; sum: number; made: number }[] = [];
+  let outcome: SearchResult['outcome'] = 'complete';
+  const job = open.job;
+  const walk = (depth: number, chosen: number[], sum: number) => {
+    if (depth < keys) {
+      variables[depth]!.values.forEach((_, i) => {
+        const next = [...chosen, i];
+        walk(depth + 1, next, sum + tree.costAt(depth, next));
+        if (depth === 0) onRow?.(i + 1);
+      });
+      return;
+    }
+    const best = tree.complete(chosen, sum, options.maxLooks);
+    if (best.cut) outcome = 'cut';
+    const device = tree.device(best.chosen);
+    found.push({ ...best, made: device && traitsOf(device.family).made.includes(job) ? 0 : 1 });
+  };
+  walk(0, [], fixed);
+  // Of equally good ones those whose family is made for the job come before those that also serve it.
+  const rank = (sum: number) => Math.floor(sum / 1e3);
+  const ranked = found
+    .map((f, i) => ({ ...f, i }))
+    .sort((a, b) => rank(a.sum) - rank(b.sum) || a.made - b.made || a.sum - b.sum || a.i - b.i)
+    .map(({ chosen, sum }) => ({
+      picks: chosen.flatMap((value, v) => [...variables[v]!.values[value]!]),
+      cost: costFrom(sum),
+    }));
+  return {
+    combinations: ranked.filter((c) => c.cost[0] === 0),
+    rejected: ranked.filter((c) => c.cost[0] > 0),
+    pairs: found.length,
+    outcome,
+  };
+}
+
+const NOTHING: SearchResult = { combinations: [], rejected: [], pairs: 0, outcome: 'complete' };
+
+interface Leaf {
+  readonly chosen: readonly number[];
+  readonly sum: number;
+  readonly cut: boolean;
+}
+
+/** The open places as levels of a tree: what each value adds there, and the best way down from a beginning. */
+function createTree(base: Setup, variables: readonly Variable[], factors: readonly Factor[], items: readonly Item[]) {
+  const last = variables.length;
+  const endingAt = variables.map((_, v) => factors.filter((f) => f.scope.at(-1) === v));
+  // Cheap: of this value and at most one other place, remembered in a small table. The rest is only asked of what may still be the best.
+  const cheap = endingAt.map((list) => list.filter((f) => f.scope.length <= 2));
+  const dear = endingAt.map((list) => list.filter((f) => f.scope.length > 2));
+  const deviceAt = variables.findIndex((v) => v.kind === 'device');
+  const device = (chosen: readonly number[]): Device | null => {
+    if (deviceAt >= 0) return itemOf(items, variables[deviceAt]!.values[chosen[deviceAt]!]![0]!.itemId) as Device;
+    const own = base.attachments.find((a) => a.id === 'main')?.end;
+    return own?.kind === 'device' ? own.item : null;
+  };
+  const sumOf = (list: readonly Factor[], chosen: readonly number[]) => {
+    let sum = 0;
+    for (const f of list) sum += f.cost(chosen);
+    return sum;
+  };
+  /** Prefers, among values judged alike, the way that leaves more strength: below every finding. */
+  const tie = (v: number, value: number, chosen: readonly number[]): number => {
+    const pick = variables[v]!.values[value]![0]!;
+    const at = pick.way ? device(chosen) : null;
+    if (!pick.way || !at) return 0;
+    const connector = itemOf(items, pick.itemId) as Connector;
+    return Math.max(0, 500 - Math.round(strengthAt(connector, at, pick.way) * 10));
+  };
+  const sensible = (v: number, value: number, chosen: readonly number[]): boolean => {
+    const pick = variables[v]!.values[value]![0]!;
+    const at = pick.way ? device(chosen) : null;
+    return !at || makesSense(pick, itemOf(items, pick.itemId) as Connector, at);
+  };
+  const orders = new Map<string, readonly { value: number; add: number }[]>();
+  /** The values of a level, cheapest first; the same for all beginnings that agree in what the cheap factors read. */
+  const order = (v: number, chosen: readonly number[]) => {
+    const reads = new Set(cheap[v]!.flatMap((f) => f.scope));
+    if (variables[v]!.values[0]![0]!.way && deviceAt >= 0) reads.add(deviceAt);
+    const key = `${v}/${[...reads]
+      .filter((r) => r < v)
+      .map((r) => `${r}:${chosen[r]}`)
+      .join()}`;
+    const there = orders.get(key);
+    if (there) return there;
+    const made = variables[v]!.values.map((_, value) => ({ value, at: [...chosen.slice(0, v), value] }))
+      .filter(({ value, at }) => sensible(v, value, at))
+      .map(({ value, at }) => ({ value, add: sumOf(cheap[v]!, at) + tie(v, value, at) }))
+      .sort((a, b) => a.add - b.add || a.value - b.value);
+    orders.set(key, made);
+    return made;
+  };
+  return {
+    device,
+    costAt: (v: number, chosen: readonly number[]) => sumOf(cheap[v]!, chosen) + sumOf(dear[v]!, chosen),
+    /** The best completion of a beginning; with a *stop* in it already, the first one there is. */
+    complete(start: readonly number[], sum: number, maxLooks: number): Leaf {
+      let best: { chosen: readonly number[]; sum: number } | null = null;
+      let looks = 0;
+      let cut = false;
+      const chosen = [...start];
+      const down = (v: number, acc: number) => {
+        if (v === last) {
+          if (best === null || acc < best.sum) best = { chosen: [...chosen], sum: acc };
+          return;
+        }
+        for (const { value, add } of order(v, chosen)) {
+          // Ties of strength do not open another branch: a whole finding has to be won.
+          if (best !== null && acc + add >= Math.min(best.sum, Math.floor(best.sum / 1e3) * 1e3 + 1)) return;
+          if (best !== null && best.sum >= STOP && sum >= STOP) return;
+          // Nothing without a Stop yet: it is worth looking further than for a mere improvement.
+          if (best !== null && looks >= maxLooks * (best.sum - sum >= STOP ? PATIENCE : 1)) {
+            cut = true;
+            return;
+          }
+          looks += 1;
+          chosen[v] = value;
+          const more = sumOf(dear[v]!, chosen);
+          if (best === null || acc + add + more < best.sum) down(v + 1, acc + add + more);
+          chosen.length = v;
+        }
+      };
+      down(start.length, sum);
+      const leaf = best as { chosen: readonly number[]; sum: number } | null;
+      return leaf ? { ...leaf, cut } : { chosen: start, sum: sum + STOP, cut };
+    },
+  };
+}

@@ -1,0 +1,387 @@
+import { doubtedBy, DOUBTS, type Finding, type Ref, type Severity } from '../finding/index.ts';
+import { handOffIn, inGuideMode } from '../fit/index.ts';
+import { traitsOf } from '../gear/index.ts';
+import type { Context } from '../parts/index.ts';
+import {
+  belaysFromHarness,
+  deviceOf,
+  hitchOf,
+  linesOf,
+  mainConnector,
+  type Attachment,
+  type RigLine,
+  type RigPerson,
+} from '../rig/index.ts';
+import type { FaultKind } from './kinds.ts';
+import type { CommonCause, Consequence, Fault, Hold, HoldModel, NoHold } from './model.ts';
+
+/** Everybody who hangs on something in a rig; a belayer on the ground does not. */
+export const hanging = (ctx: Context): RigPerson[] =>
+  ctx.setup.persons.filter((p) =>
+    ctx.setup.attachments.some(
+      (a) => wornBy(a, p) && a.use !== 'aid' && !belaysFromHarness(ctx.index, a) && !holdsAnother(ctx, a, p),
+    ),
+  );
+
+/** A hitch on the brake strand of a device that holds somebody else: who wears it does not hang on it. */
+const holdsAnother = (ctx: Context, a: Attachment, p: RigPerson): boolean => {
+  const device = hitchOf(a) ? ctx.deviceAbove(a) : null;
+  return device !== null && (belaysFromHarness(ctx.index, device) || !wornBy(device, p));
+};
+
+const wornBy = (a: Attachment, p: RigPerson) => a.root.kind === 'harness' && a.root.person === p.id;
+
+/** The faults of a rig, each once, with what it says. */
+function faultList() {
+  const faults = new Map<string, Fault>();
+  return {
+    all: () => [...faults.values()],
+    add(kind: FaultKind, id: string, part: Ref, says: string, basic = true): string {
+      if (!faults.has(id)) faults.set(id, { id, part, says, basic, kind });
+      return id;
+    },
+  };
+}
+
+/**
+ * What holds one person in this rig, from the rig itself and from what was found in it: never from a tick box. A way of being held is a chain
+ * from the anchor over the line and its attachment to the harness, through another person where the line runs on to one. Needs a set-up in
+ * which every part is chosen.
+ */
+export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly Finding[]): HoldModel {
+  const { setup, index } = ctx;
+  const list = faultList();
+  const holds: Hold[] = [];
+  const noHolds: NoHold[] = [];
+  const consequences: Consequence[] = [];
+  const causes: CommonCause[] = [];
+  const first = setup.persons[0]!;
+  const you = person.id === first.id;
+  const of = (p: RigPerson) => (p.id === person.id && you ? 'your' : `the ${p.role}’s`);
+  const main = (a: Attachment) => a.id === 'main';
+
+  const handFault = (p: RigPerson) =>
+    list.add(
+      'hand',
+      p.handId,
+      p.handId,
+      p.id === person.id ? 'the brake hand lets go' : `the ${p.role}’s brake hand lets go`,
+    );
+
+  const pastEnd = (line: RigLine): string => {
+    const end = line.kind === 'doubled' ? line.ends : line.end;
+    const closed = end.state === 'both-knotted' || end.state === 'knotted' || end.state === 'tied';
+    const falls = list.add('off-the-end', `${end.id}:off`, end.id, 'the rope’s end runs through the device', false);
+    const goes = list.add(
+      'past-end',
+      `${end.id}:past`,
+      end.id,
+      you && wornOn(line) ? 'you go down past the rope’s end' : 'too much rope is let out',
+    );
+    const knot = closed ? [list.add('end-knot', `${end.id}:knot`, end.id, 'the knot in the rope’s end is gone')] : [];
+    if (!consequences.some((c) => c.then === falls))
+      consequences.push({
+        when: [goes, ...knot],
+        then: falls,
+        because: closed ? 'A knot that is there stops at the device.' : 'No knot closes every end.',
+      });
+    return falls;
+  };
+  const wornOn = (line: RigLine) =>
+    index.along(line.id).some((a) => wornBy(a, person) && (a.end.kind === 'device' || a.end.kind === 'hitch'));
+
+  const root = (a: Attachment): string[] => {
+    if (a.root.kind === 'anchor') return [anchorFault(a.root.anchor)];
+    if (a.root.kind === 'part') {
+      const owner = index.ownerOf(a.root.part);
+      return owner ? own(owner) : [];
+    }
+    const wearer = index.person(a.root.person)!;
+    const harness = list.add(
+      'harness',
+      wearer.harnessId,
+      wearer.harnessId,
+      wearer.id === person.id ? 'the harness lets go' : `the ${wearer.role}’s harness lets go`,
+    );
+    return a.root.point === 'leg-loop'
+      ? [harness, list.add('leg-loop', wearer.legLoopId, wearer.legLoopId, 'the leg loop lets go')]
+      : [harness];
+  };
+  const anchorFault = (id: Ref) =>
+    list.add('anchor', id, id, setup.anchors[0]?.id === id ? 'the anchor lets go' : 'the other anchor lets go');
+
+  /** The parts of one attachment, from its end to what it hangs on. */
+  const own = (a: Attachment): string[] => [
+    ...endFault(a),
+    ...a.pieces
+      .filter((p) => p.kind === 'sling' || p.beside === null)
+      .map((p) =>
+        p.kind === 'sling'
+          ? list.add(
+              a.use === 'backup' ? 'backup-sling' : 'sling',
+              p.id,
+              p.id,
+              main(a) ? 'the extension fails' : `the sling of the ${a.label.toLowerCase()} fails`,
+            )
+          : list.add(a.use === 'backup' ? 'backup-connector' : 'connector', p.id, p.id, connectorSays(a)),
+      ),
+    ...root(a),
+  ];
+  const connectorSays = (a: Attachment) =>
+    main(a)
+      ? 'the device connector opens'
+      : a.id === 'below'
+        ? 'the hitch connector opens'
+        : `the connector of the ${a.label.toLowerCase()} opens`;
+  const endFault = (a: Attachment): string[] => {
+    const { end } = a;
+    if (end.kind === 'device')
+      return [
+        list.add('device', end.id, end.id, main(a) ? 'the device lets go' : `the ${a.label.toLowerCase()} lets go`),
+      ];
+    if (end.kind === 'knot')
+      return [
+        list.add(
+          'knot',
+          end.id,
+          end.id,
+          wornBy(a, person) ? 'the knot of the tie-in fails' : `${of(ownerPerson(a) ?? first)} tie-in fails`,
+        ),
+      ];
+    if (end.kind === 'clip' || end.kind === 'hand') return [];
+    return [
+      list.add(
+        'hitch',
+        end.id,
+        end.id,
+        a.id === 'below' ? 'the hitch slips or its cord fails' : `the ${a.label.toLowerCase()} slips or its cord fails`,
+      ),
+      list.add('hitch-held', `${end.id}:held`, end.id, `a hand holds the ${hitchName(a)} open`),
+      list.add('hitch-released', `${end.id}:released`, end.id, `the ${hitchName(a)} is released by the device`, false),
+    ];
+  };
+  const hitchName = (a: Attachment) => (a.id === 'below' ? 'hitch' : a.label.toLowerCase());
+  const ownerPerson = (a: Attachment) => (a.root.kind === 'harness' ? index.person(a.root.person) : undefined);
+
+  /** The line from its anchor down, without what is attached to it. */
+  const lineNeeds = (line: RigLine): string[] => [
+    anchorFault(line.anchor),
+    list.add(
+      'rope',
+      line.id,
+      line.id,
+      setup.lines[0]?.id === line.id ? 'the rope is cut or lets go' : 'the second rope is cut or lets go',
+    ),
+    ...(line.kind === 'doubled' && line.use === 'joined'
+      ? [list.add('joint', line.joint.id, line.joint.id, 'the knot between the ropes fails')]
+      : []),
+    ...(line.kind === 'fixed'
+      ? [list.add('fastening', line.fastening.id, line.fastening.id, 'the knot at the anchor fails')]
+      : []),
+  ];
+  /** What the hand does at a device is no part of it where the device holds by itself. */
+  const handAt = (a: Attachment): RigPerson | undefined => {
+    const end = deviceOf(a);
+    const braker = end?.hand ? index.person(end.hand) : undefined;
+    if (!end?.item || !braker) return undefined;
+    const { use } = ctx.use(a);
+    return inGuideMode(end.item, use) || handOffIn(end.item, use) === 'holds' ? undefined : braker;
+  };
+  /** The hand of a device counts, with whatever is not known about braking, unless the device is made to assist it in this use. */
+  const handInDoubt = (a: Attachment): Ref[] => {
+    const end = deviceOf(a);
+    const braker = end?.hand ? index.person(end.hand) : undefined;
+    if (!end?.item || !braker) return [];
+    const { use } = ctx.use(a);
+    const assists = handOffIn(end.item, use) === 'assists' && traitsOf(end.item.family).made.includes(use);
+    return assists ? [] : [braker.handId];
+  };
+  const hasTail = (line: RigLine) => line.kind === 'doubled' || line.kind === 'fixed';
+
+  const against = (needs: readonly string[], parts: ReadonlySet<string>, backup: boolean): Finding | undefined =>
+    worst(
+      findings.filter((f) => {
+        const ref = doubtedBy(f);
+        if (ref === undefined || DOUBTS[f.code] === 'reach') return false;
+        if (f.code === 'friction.not-modelled') return parts.has(ref);
+        if (DOUBTS[f.code] === 'holding') return needs.includes(ref) || parts.has(ref);
+        return backup && parts.has(ref) && f.severity !== 'mind';
+      }),
+    );
+  const add = (hold: Hold, parts: readonly string[], backup: boolean) => {
+    const found = against(hold.needs, new Set(parts), backup);
+    if (found) noHolds.push({ id: hold.id, label: hold.label, severity: found.severity, because: found.says, backup });
+    else holds.push(hold);
+  };
+
+  for (const a of setup.attachments) {
+    const onDevice = a.root.kind === 'part' ? index.ownerOf(a.root.part) : undefined;
+    if (onDevice && wornBy(onDevice, person)) behindDevice(a, onDevice);
+    if (!wornBy(a, person) || a.use === 'aid' || belaysFromHarness(index, a) || holdsAnother(ctx, a, person)) continue;
+    if (a.end.kind === 'clip') {
+      const parts = own(a);
+      // A lanyard holds until it comes off, which is before anybody goes: it must not stand where a backup is missing.
+      if (a.use === 'tether')
+        noHolds.push({
+          id: a.id,
+          label: a.label,
+          severity: 'clear',
+          because: 'It comes off before anybody goes.',
+          backup: false,
+        });
+      else if (index.anchor(a.end.to))
+        add({ id: a.id, label: a.label, hand: false, needs: [anchorFault(a.end.to), ...parts] }, parts, true);
+      continue;
+    }
+    const line = linesOf(index, a.end)[0]!;
+    const above = hitchOf(a) ? ctx.deviceAbove(a) : null;
+    if (a.end.kind === 'device') {
+      const hand = handAt(a);
+      const parts = own(a);
+      const needs = [...lineNeeds(line), ...parts, ...(hasTail(line) ? [pastEnd(line)] : [])];
+      const other = otherEnd(line, a);
+      const whole = [...needs, ...other];
+      add(
+        {
+          id: a.id,
+          label: hand ? 'Brake hand on the device' : a.label,
+          hand: hand !== undefined,
+          needs: hand ? [...whole, handFault(hand)] : whole,
+        },
+        [a.end.id, ...handInDoubt(a)],
+        a.use === 'backup',
+      );
+    } else if (a.end.kind === 'hitch') {
+      const parts = own(a);
+      const chain = above && wornBy(above, person) ? own(above) : [];
+      add(
+        {
+          id: a.id,
+          label: a.label,
+          hand: false,
+          needs: [...lineNeeds(line), ...chain, ...parts, ...(hasTail(line) ? [pastEnd(line)] : [])],
+        },
+        parts,
+        true,
+      );
+      if (above) hitchUnderDevice(a, above);
+    } else if (a.end.kind === 'knot' && !tiedToOwnDevice(a, line)) {
+      tieIn(a, line);
+    }
+  }
+
+  /** What stops the rope below a device when the hand lets go: a knot in it, or somebody who pulls. */
+  function behindDevice(a: Attachment, device: Attachment) {
+    const line = linesOf(index, device.end)[0];
+    if (!line || (a.end.kind !== 'knot' && a.end.kind !== 'hand')) return;
+    const part =
+      a.end.kind === 'knot'
+        ? list.add('end-knot', a.end.id, a.end.id, 'the knot below is not there, or the device runs over it')
+        : list.add('hand', a.end.id, a.end.id, `the ${index.person(a.end.by)?.role ?? 'partner'} below does not pull`);
+    const needs = [...lineNeeds(line), ...own(device), ...(hasTail(line) ? [pastEnd(line)] : []), part];
+    add({ id: a.id, label: a.label, hand: a.end.kind === 'hand', needs }, [a.end.id], true);
+  }
+
+  /** A moving line: the rope comes back to the same person, so that its other end is needed as well. */
+  function otherEnd(line: RigLine, device: Attachment): string[] {
+    return index
+      .along(line.id)
+      .filter((o) => o !== device && o.end.kind === 'knot' && wornBy(o, person))
+      .flatMap(own);
+  }
+  function tiedToOwnDevice(a: Attachment, line: RigLine): boolean {
+    return index.along(line.id).some((o) => o !== a && o.end.kind === 'device' && wornBy(o, person));
+  }
+
+  /** Tied into a rope that somebody, or a device at the anchor, holds at its other strand. */
+  function tieIn(a: Attachment, line: RigLine) {
+    const parts = own(a);
+    const holders = index.along(line.id).filter((o) => o.end.kind === 'device' && !wornBy(o, person));
+    for (const device of holders) {
+      const hand = handAt(device);
+      const chain = [...lineNeeds(line), ...own(device), ...parts, pastEnd(line)];
+      const label = device.root.kind === 'anchor' ? `${device.label}, held by hand` : 'Rope held by the belayer';
+      const byHand: Hold = hand
+        ? { id: device.id, label, hand: true, needs: [...chain, handFault(hand)] }
+        : { id: device.id, label: device.label, hand: false, needs: chain };
+      add(byHand, [device.end.id, ...handInDoubt(device)], device.use === 'backup');
+      for (const behind of index
+        .along(line.id)
+        .filter((o) => o.end.kind === 'hitch' && ctx.deviceAbove(o) === device)) {
+        const of = own(behind);
+        add({ id: behind.id, label: behind.label, hand: false, needs: [...chain, ...of] }, of, true);
+        hitchUnderDevice(behind, device);
+      }
+    }
+  }
+
+  function hitchUnderDevice(hitch: Attachment, device: Attachment) {
+    const end = deviceOf(device);
+    const hand = end?.hand ? index.person(end.hand) : undefined;
+    if (!hand) return;
+    const released = `${hitch.end.id}:released`;
+    const reaches = findings.find(
+      (f) => DOUBTS[f.code] === 'reach' && f.severity !== 'clear' && f.subject[0] === hitch.end.id,
+    );
+    if (reaches) consequences.push({ when: [handFault(hand)], then: released, because: reaches.says });
+    if (ownerPerson(hitch)?.id === hand.id)
+      causes.push({
+        id: `same-hand-${hitch.id}`,
+        says: `fright: the brake hand slips while it grips the ${hitchName(hitch)}`,
+        brings: [handFault(hand), `${hitch.end.id}:held`],
+        because: 'The hand that brakes is the hand that tends the hitch.',
+      });
+    const [x, y] = [mainConnector(hitch), mainConnector(device)];
+    if (x?.item && x.item.id === y?.item?.id)
+      causes.push({
+        id: `same-connector-${hitch.id}`,
+        says: 'the one connector of device and hitch opens',
+        brings: [y.id, x.id],
+        because: 'Device and hitch hang on the same connector.',
+      });
+    if (hitch.root.kind === 'harness' && hitch.root.point === 'belay-loop')
+      causes.push({
+        id: `same-harness-${hitch.id}`,
+        says: 'the one belay loop fails',
+        brings: root(hitch),
+        because: 'Device and hitch hang on the same loop.',
+      });
+  }
+
+  const hands = list
+    .all()
+    .filter((f) => f.kind === 'hand')
+    .map((f) => f.id);
+  const past = list
+    .all()
+    .filter((f) => f.kind === 'past-end')
+    .map((f) => f.id);
+  const ownHand = hands.includes(person.handId) ? [person.handId] : [];
+  if (ownHand.length > 0) {
+    causes.push({
+      id: 'distracted',
+      says: 'you look away: the hand slips, or the end goes by',
+      brings: [...ownHand, ...past],
+      because: 'One person minds both.',
+    });
+    causes.push({ id: 'stone', says: 'a stone hits you', brings: ownHand, because: 'Whoever is hit lets go.' });
+  }
+  const ropes = list
+    .all()
+    .filter((f) => f.kind === 'rope')
+    .map((f) => f.id);
+  if (setup.site.edge === 'sharp' || setup.site.edge === 'unknown' || ropes.length > 1)
+    causes.push({
+      id: 'edge',
+      says: ropes.length > 1 ? 'one edge cuts both ropes' : 'the edge cuts what runs over it',
+      brings: ropes,
+      because:
+        ropes.length > 1 ? 'Both ropes run over it, unless one is led aside.' : 'Both strands run over the same edge.',
+    });
+  return { faults: list.all(), consequences, holds, noHolds, causes };
+}
+
+const worst = (findings: readonly Finding[]): Finding | undefined =>
+  (['stop', 'mind', 'untested'] as const satisfies readonly Severity[])
+    .map((severity) => findings.find((f) => f.severity === severity))
+    .find(Boolean);

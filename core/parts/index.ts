@@ -1,0 +1,10 @@
+export { chosenJudge, slotsOf, twiceJudge, type Slot } from './chosen.ts';
+export { connectorAt, connectors, connectorStrengthJudge, fits, gateJudge, rootJudge } from './connector.ts';
+export { brakes, contextOf, type Context } from './context.ts';
+export { brakeJudge, devices, fitJudge, namesAt, strandsJudge } from './device.ts';
+export { hitches, hitchJudge } from './hitch.ts';
+export { about, between, type Claim, type Judge } from './judge.ts';
+export { fastenedJudge, jointJudge, lengthJudge, tieInJudge } from './lines.ts';
+export { JOB_QUESTIONS, questionsOf, type Question } from './questions.ts';
+export { anchorJudge, edgeJudge, heightsJudge } from './site.ts';
+export { slingReachJudge, slingStrengthJudge } from './sling.ts';

@@ -1,0 +1,222 @@
+import type { Ref } from '../finding/index.ts';
+import { handOffIn, inGuideMode } from '../fit/index.ts';
+import { seatKind } from '../connector/index.ts';
+import { JOB_FACTS, type Job } from '../gear/index.ts';
+import {
+  besideConnector,
+  deviceOf,
+  linesOf,
+  mainConnector,
+  ropeSlots,
+  thingsOf,
+  type Attachment,
+} from '../rig/index.ts';
+import { sharedPlaces } from './chosen.ts';
+import type { Context } from './context.ts';
+import { about, between, type Claim } from './judge.ts';
+
+/** Something that has to be asked about this rig. */
+export interface Question {
+  readonly claim: Claim;
+  /** Elements that it is about, the first one first. */
+  readonly subject: readonly Ref[];
+  /** As the end of "Not judged: ...". */
+  readonly words: string;
+}
+
+const ask = (subject: readonly Ref[], claim: Claim, words: string): Question => ({ claim, subject, words });
+
+/**
+ * What has to be asked about a rig: about every element, every pair that touches, and what its job needs. The judges claim what they answer.
+ * A kind of element or of pair that is new here asks at least its one question, so that nothing goes unjudged in silence.
+ */
+export function questionsOf(ctx: Context): Question[] {
+  return [...ofElements(ctx), ...ofKinds(ctx), ...ofPairs(ctx), ...ofJob(ctx)];
+}
+
+/** The one thing chosen for a place; what is missing is said as missing, and nothing else is asked about it. */
+const chosen = (ref: Ref) => ask([ref], about(ref, 'chosen'), 'whether it is chosen');
+
+function ofElements(ctx: Context): Question[] {
+  return thingsOf(ctx.setup).flatMap((thing): Question[] => {
+    const { id } = thing;
+    switch (thing.kind) {
+      case 'person':
+      case 'harness':
+      case 'rope':
+        return [chosen(id)];
+      case 'site':
+        return [ask([id], about(id, 'heights'), 'the heights')];
+      case 'edge':
+        return [ask([id], about(id, 'edge'), 'the edge')];
+      case 'anchor':
+        return [ask([id], about(id, 'described'), 'the anchor')];
+      case 'line':
+        return [
+          ask([id], about(id, 'length'), 'whether the rope is long enough'),
+          ask([id], about(id, 'ends'), 'whether its ends are closed'),
+          ...(thing.line.kind === 'fixed' ? [ask([id], about(id, 'fastened'), 'how the rope is fastened')] : []),
+          ...(thing.line.kind === 'doubled' && thing.line.use === 'joined'
+            ? [ask([id], about(id, 'joined'), 'how the ropes are joined')]
+            : []),
+          ...(thing.line.kind === 'led' ? [ask([id], about(id, 'runners'), 'the runners')] : []),
+        ];
+      case 'sling':
+        return [
+          chosen(id),
+          ask([id], about(id, 'strength'), 'how strong the sling is as it is tied'),
+          // Nobody has to reach along a lanyard: it is clipped where one stands.
+          ...(thing.attachment.end.kind === 'clip'
+            ? []
+            : [ask([id], about(id, 'reach'), 'whether the hand reaches what hangs on it')]),
+        ];
+      case 'connector':
+        return [
+          chosen(id),
+          ask([id], about(id, 'gate'), 'the gate of the connector'),
+          ask([id], about(id, 'strength'), 'the strength of the connector'),
+        ];
+      case 'device':
+        return [chosen(id)];
+      case 'hitch':
+        return [chosen(id), ask([id], about(id, 'tied'), 'how the hitch grips and is tied')];
+      case 'knot':
+        return [ask([id], about(id, 'tied'), 'the knot')];
+      case 'hand':
+        return [ask([id], about(id, 'watches'), 'who holds the rope from below')];
+      case 'clip':
+        return [ask([id], about(id, 'clipped'), 'what it is clipped to')];
+    }
+  });
+}
+
+/** One item can stand in two places of its kind by mistake. */
+const ofKinds = ({ setup }: Context): Question[] =>
+  sharedPlaces(setup).map((ref) => ask([ref], about(ref, 'once'), 'whether one item, or one person, is chosen twice'));
+
+/** Everything along one chain, from what it hangs on to the rope, and what lies next to each other along a rope. */
+function ofPairs(ctx: Context): Question[] {
+  const { setup, index } = ctx;
+  return [
+    ...setup.attachments.flatMap((a) => ofChain(ctx, a)),
+    ...setup.lines.flatMap((line): Question[] => {
+      const order = index.along(line.id);
+      return [
+        ask([line.anchor, line.id], between(line.anchor, line.id), 'how the rope runs at the anchor'),
+        ...(ropeSlots(line).length > 1
+          ? [ask([line.id], between(ropeSlots(line)[0]!.id, ropeSlots(line)[1]!.id), 'whether both ropes are alike')]
+          : []),
+        ...order.flatMap((below, i) => above(below, order.slice(0, i)).flatMap((a) => alongside(ctx, a, below))),
+      ];
+    }),
+  ];
+}
+
+/** What sits next above an attachment on each of its strands: on other strands of the same line it may hang beside. */
+function above(below: Attachment, before: readonly Attachment[]): Attachment[] {
+  const strands = (a: Attachment) => (a.end.kind === 'clip' ? [] : a.end.on);
+  const shares = (a: Attachment, at: { line: Ref; strand: string }) =>
+    strands(a).some(
+      (o) => o.line === at.line && (o.strand === at.strand || o.strand === 'both' || at.strand === 'both'),
+    );
+  return [...new Set(strands(below).flatMap((at) => before.findLast((a) => shares(a, at)) ?? []))];
+}
+
+/** Two attachments one above the other on a rope touch. */
+function alongside({ index }: Context, above: Attachment, below: Attachment): Question[] {
+  if (linesOf(index, above.end).length === 0) return [];
+  const subject = [below.end.id, above.end.id];
+  return [
+    ask(subject, between(above.end.id, below.end.id), 'whether one can act on the other'),
+    ...(below.end.kind === 'hitch' && deviceOf(above)?.hand
+      ? [ask(subject, about(below.end.id, 'hand-above'), 'what holds when the hand comes above the device')]
+      : []),
+  ];
+}
+
+function ofChain(ctx: Context, a: Attachment): Question[] {
+  const rootRef =
+    a.root.kind === 'harness'
+      ? (ctx.index.person(a.root.person)?.harnessId ?? a.root.person)
+      : a.root.kind === 'anchor'
+        ? a.root.anchor
+        : a.root.part;
+  const chain = [
+    rootRef,
+    ...a.pieces.filter((p) => p.kind !== 'connector' || p.beside === null).map((p) => p.id),
+    a.end.id,
+  ];
+  const pairs = chain.slice(1).map((ref, i) => [chain[i]!, ref] as const);
+  const item = deviceOf(a)?.item;
+  return [
+    ...pairs.flatMap(([x, y], i): Question[] => {
+      if (i < pairs.length - 1 || !mainConnector(a) || a.end.kind !== 'device')
+        return [ask([y, x], between(x, y), 'how the one is attached to the other')];
+      return [
+        ask([x, y], between(x, y, 'seat'), 'which end lies where'),
+        ...(item && seatKind(item) === 'plates'
+          ? [ask([x, y], between(x, y, 'way'), 'how the connector sits in the device')]
+          : []),
+      ];
+    }),
+    ...(besideConnector(a)
+      ? [
+          ask(
+            [besideConnector(a)!.id],
+            between(mainConnector(a)?.id ?? '', besideConnector(a)!.id),
+            'the two connectors',
+          ),
+        ]
+      : []),
+    ...linesOf(ctx.index, a.end).flatMap((line): Question[] => [
+      ask([a.end.id, line.id], between(a.end.id, line.id), 'how it goes with the rope'),
+      ...(a.end.kind === 'device' && line.kind === 'doubled'
+        ? [ask([a.end.id, line.id], between(a.end.id, line.id, 'strands'), 'whether both strands run through it')]
+        : []),
+    ]),
+    ...handQuestions(ctx, a),
+  ];
+}
+
+function handQuestions(ctx: Context, a: Attachment): Question[] {
+  const end = deviceOf(a);
+  const hand = end?.hand ? ctx.index.person(end.hand)?.handId : undefined;
+  if (!end || !hand) return [];
+  const use = ctx.use(a);
+  const alone = end.item !== null && (inGuideMode(end.item, use.use) || handOffIn(end.item, use.use) === 'holds');
+  return [
+    use.fall
+      ? ask([hand, end.id], between(hand, end.id, 'catch'), 'whether the hand holds a fall')
+      : ask([hand, end.id], between(hand, end.id, 'brake'), 'how hard the hand must brake'),
+    ...(alone ? [ask([end.id], about(end.id, 'alone'), 'whether the device holds by itself as it is rigged')] : []),
+  ];
+}
+
+const FALL = 'how hard a fall is, and what may be hit on the way';
+const SECOND = 'a second attachment, and the lengths of tether and foot loop';
+const BOTH = 'how both persons are attached, and what holds each of them';
+const CLOSED = 'slack, the stretch of the rope, and how high the belayer is lifted';
+
+/** What a job needs beyond its parts. Words of what nobody judges yet; the scene that judges it claims the question. */
+export const JOB_QUESTIONS = {
+  'rappel-double': {},
+  'rappel-single': {},
+  'rappel-fixed': {},
+  lower: {},
+  'belay-top-rope': { slack: CLOSED },
+  'belay-leader': { fall: FALL, lift: 'how high the belayer is lifted' },
+  'belay-second': { slack: 'slack in the rope, and how the arriving second is attached' },
+  'belay-seconds': { slack: 'slack, crossed strands, and how the arriving seconds are attached', both: BOTH },
+  ascend: { second: SECOND },
+  'self-belay-top-rope': { fall: FALL, second: SECOND },
+  'tree-stationary': { second: SECOND, fork: 'what the fork carries, and the swing along a limb' },
+  'tree-moving': { second: SECOND, fork: 'what the fork carries, and the swing along a limb' },
+  'pick-off': { both: BOTH, haul: 'how the casualty is lifted off' },
+} as const satisfies Record<Job, Readonly<Record<string, string>>>;
+
+function ofJob({ setup }: Context): Question[] {
+  if (!(setup.job in JOB_FACTS)) return [];
+  const first = setup.persons[0]!.id;
+  const asked: Readonly<Record<string, string>> = JOB_QUESTIONS[setup.job];
+  return Object.entries(asked).map(([key, words]) => ask([first], about('job', key), words));
+}

@@ -1,0 +1,151 @@
+import { finding, type Finding } from '../finding/index.ts';
+import type { LineOf, RigAnchor, RigLine, Site } from '../rig/index.ts';
+import { threshold } from '../sources/index.ts';
+import { exactly } from '../units/index.ts';
+import { about, between, type Judge } from './judge.ts';
+
+export const heightsJudge: Judge = {
+  id: 'heights',
+  subjects: () => ['ground'],
+  claims: (ref) => [about(ref, 'heights')],
+  judge: (_, { descentM }) =>
+    descentM > 0
+      ? []
+      : [
+          finding({
+            code: 'rig.part-missing',
+            severity: 'untested',
+            subject: ['ground'],
+            says: 'The next stance is not below the anchor.',
+            because: 'Without a descent neither rope length nor brake force can be judged.',
+            remedy: 'Correct the heights.',
+          }),
+        ],
+  reads: () => [],
+};
+
+export const edgeJudge: Judge = {
+  id: 'edge',
+  subjects: () => ['edge'],
+  claims: (ref) => [about(ref, 'edge')],
+  judge: (_, { setup }) => edge(setup.site, setup.lines[0]!),
+  reads: () => [],
+};
+
+function edge({ edge: over }: Site, line: RigLine): Finding[] {
+  const subject = ['edge', line.id] as const;
+  if (over === 'unknown') {
+    return [
+      finding({
+        code: 'rig.edge-unknown',
+        severity: 'untested',
+        subject,
+        says: 'It is not said whether the rope runs over an edge.',
+        because: 'A loaded rope over a sharp edge is cut easily.',
+        remedy: 'Look over the edge and enter it.',
+      }),
+    ];
+  }
+  if (over !== 'sharp' && over !== 'padded') return [];
+  const bare = over === 'sharp';
+  return [
+    finding({
+      code: 'rig.edge-sharp',
+      severity: bare ? 'stop' : 'mind',
+      subject,
+      says: bare ? 'The loaded rope runs over a sharp edge.' : 'The rope runs over a padded sharp edge.',
+      because: bare
+        ? 'It is cut easily, most of all when you swing.'
+        : 'Padding wanders while the rope moves, and stays up when you pull the rope.',
+      remedy: bare
+        ? 'Move the line or pad the edge.'
+        : 'Fix the padding, go without swinging, and plan how it comes off.',
+    }),
+  ];
+}
+
+/** What the rope runs through and how many points hold it; how the rope of each line lies in it. */
+export const anchorJudge: Judge = {
+  id: 'anchor',
+  subjects: ({ setup }) => setup.anchors.map((a) => a.id),
+  claims: (ref, { setup }) => [
+    about(ref, 'described'),
+    ...setup.lines.filter((l) => l.anchor === ref).map((l) => between(ref, l.id)),
+  ],
+  judge: (ref, { index, setup }) =>
+    anchor(
+      index.anchor(ref)!,
+      setup.lines.filter((l) => l.anchor === ref),
+    ),
+  reads: () => [],
+};
+
+/** A rope that is tied to the anchor does not run in it. */
+const runs = (line: RigLine): boolean => line.kind !== 'fixed' || line.fastening.how !== 'tied';
+const isDoubled = (line: RigLine): line is LineOf<'doubled'> => line.kind === 'doubled';
+
+function anchor({ id, through, points }: RigAnchor, lines: readonly RigLine[]): Finding[] {
+  const subject = [id] as const;
+  const findings: Finding[] = [];
+  if (through === 'textile' && lines.some(runs)) {
+    findings.push(
+      finding({
+        code: 'rig.anchor-textile',
+        severity: 'mind',
+        subject,
+        says: 'The rope runs through a textile sling at the anchor.',
+        because: 'A running rope burns the sling; whoever hangs on it next hangs on the burn.',
+        remedy: 'Pass the rope through metal, or leave a ring behind. Do not lower anybody through textile.',
+      }),
+    );
+  }
+  if (through === 'unknown' || points === 'unknown') {
+    findings.push(
+      finding({
+        code: 'rig.anchor-unknown',
+        severity: 'untested',
+        subject,
+        says: 'The anchor is not described.',
+        because: 'Zevrin cannot see an anchor: what the rope runs through and how many points hold it must be said.',
+        remedy: 'Look at it and enter it.',
+      }),
+    );
+  }
+  if (points === 'one') {
+    findings.push(
+      finding({
+        code: 'rig.anchor-one-point',
+        severity: 'mind',
+        subject,
+        says: 'Everything hangs on one anchor point.',
+        because: 'When it lets go nothing else holds.',
+        remedy: 'Join a second point, or be as sure of this one as you would be of two.',
+      }),
+    );
+  }
+  if (findings.length > 0) return findings;
+  const kept = lines.some(isDoubled);
+  return [
+    finding({
+      code: 'rig.anchor-as-entered',
+      severity: 'clear',
+      subject,
+      says: 'Anchor as entered: more than one point.',
+      because: 'How well the points hold is not judged here.',
+      remedy: kept
+        ? 'Look at every point and at the rope through it. Whoever unties to thread it first pulls up about {kept} of rope, ties and clips it.'
+        : 'Look at every point, and at what the rope hangs on.',
+      numbers: kept
+        ? [
+            {
+              key: 'kept',
+              label: 'Rope pulled up and clipped before untying',
+              quantity: 'lengthM',
+              value: exactly(threshold('ropeKeptAtAnchorM')),
+            },
+          ]
+        : [],
+      sources: kept ? ['practice-rope-through-rings'] : [],
+    }),
+  ];
+}

@@ -1,0 +1,89 @@
+import { about as named, finding, type Finding, type Ref } from '../finding/index.ts';
+import { armReach } from '../geometry/index.ts';
+import { mainConnector, slingOf, type SlingPiece } from '../rig/index.ts';
+import { constant, threshold } from '../sources/index.ts';
+import { exactly, scale, STANDARD_GRAVITY_M_PER_S2 } from '../units/index.ts';
+import type { Context } from './context.ts';
+import { about, between, type Judge } from './judge.ts';
+
+const slings = ({ setup }: Context): Ref[] =>
+  setup.attachments.flatMap((a) => a.pieces.filter((p) => p.kind === 'sling').map((p) => p.id));
+const pieceOf = (ref: Ref, { index }: Context) =>
+  index.ownerOf(ref)!.pieces.find((p): p is SlingPiece => p.id === ref && p.kind === 'sling')!;
+
+/** Strength left in a sling, at its girth hitch or knots, against the load of a jerky rappel; and how it is attached on both sides. */
+export const slingStrengthJudge: Judge = {
+  id: 'sling-strength',
+  subjects: slings,
+  claims: (ref, { index }) => {
+    const a = index.ownerOf(ref)!;
+    const at = a.pieces.findIndex((p) => p.id === ref);
+    const next = a.pieces[at + 1] ?? a.end;
+    const root = a.root.kind === 'harness' ? index.person(a.root.person)?.harnessId : undefined;
+    return [about(ref, 'strength'), between(ref, next.id), ...(root && at === 0 ? [between(root, ref)] : [])];
+  },
+  judge: (ref, ctx) => {
+    const load = ctx.load(ctx.index.ownerOf(ref)!);
+    const { item, method, knots } = pieceOf(ref, ctx);
+    return item && load
+      ? [slingStrength(ref, item, method === 'girth' || knots > 0, load.massKg * (load.persons === 'two' ? 2 : 1))]
+      : [];
+  },
+  reads: (ref) => [ref],
+};
+
+function slingStrength(ref: Ref, sling: NonNullable<SlingPiece['item']>, bent: boolean, massKg: number): Finding {
+  const subject = [ref] as const;
+  if (sling.strengthKn === null) {
+    return finding({
+      code: 'rig.extension-strength-unknown',
+      severity: 'untested',
+      subject,
+      says: `The strength of ${sling.name} is not entered.`,
+      because: 'Slings after EN 566 hold 22 kN; whether this one is such a sling is not known.',
+      remedy: 'Read the label and enter it.',
+    });
+  }
+  const leftKn = scale(bent ? constant('strengthLeftInKnot') : exactly(1), sling.strengthKn);
+  const loadKn = (threshold('jerkFactor') * massKg * STANDARD_GRAVITY_M_PER_S2) / 1000;
+  const margin = scale(leftKn, 1 / loadKn);
+  const severity =
+    margin.low < threshold('strengthMarginStop')
+      ? 'stop'
+      : margin.low < threshold('strengthMarginMind')
+        ? 'mind'
+        : 'clear';
+  return finding({
+    code: 'rig.extension-strength',
+    severity,
+    subject,
+    says:
+      severity === 'clear'
+        ? 'The sling is strong enough.'
+        : `${sling.name} has little strength left at its knot or hitch.`,
+    because: `{left~} is left of {label}${bent ? ' at the knot or girth hitch' : ''}; the load with a jerk is {load}.`,
+    remedy: severity === 'clear' ? '' : 'Take a stronger sling, or one without a knot.',
+    numbers: [
+      { key: 'left', label: 'Strength left', quantity: 'strengthKn', value: leftKn },
+      { key: 'label', label: 'Strength on the label', quantity: 'strengthKn', value: exactly(sling.strengthKn) },
+      { key: 'load', label: 'Load with a jerk', quantity: 'strengthKn', value: exactly(loadKn) },
+    ],
+  });
+}
+
+/** A device on a sling stays within reach of the arm. How far a hitch on a tether hangs is judged with the hitch. */
+export const slingReachJudge: Judge = {
+  id: 'sling-reach',
+  subjects: (ctx) => slings(ctx).filter((ref) => ctx.index.ownerOf(ref)!.end.kind === 'device'),
+  claims: (ref) => [about(ref, 'reach')],
+  judge: (ref, ctx) => {
+    const a = ctx.index.ownerOf(ref)!;
+    const wearer = a.root.kind === 'harness' ? ctx.index.person(a.root.person)?.item : null;
+    const length = ctx.extensionMm(a);
+    return wearer && length ? named([armReach(wearer, length)], { extension: ref, device: a.end.id }) : [];
+  },
+  reads: (ref, { index }) => {
+    const a = index.ownerOf(ref)!;
+    return [slingOf(a)?.id ?? ref, ...(mainConnector(a) ? [mainConnector(a)!.id] : [])];
+  },
+};

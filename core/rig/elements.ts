@@ -1,0 +1,346 @@
+import { z } from 'zod';
+import { waySchema } from '../connector/index.ts';
+import { refSchema } from '../finding/index.ts';
+import { HITCHES } from '../friction/index.ts';
+import {
+  choice,
+  connectorSchema,
+  cordSchema,
+  deviceSchema,
+  harnessSchema,
+  JOBS,
+  line as text,
+  measure,
+  personSchema,
+  ropeSchema,
+  slingSchema,
+} from '../gear/index.ts';
+import { said } from './said.ts';
+
+/*
+ * What a rig is made of. Every element has an id that is unique in its rig; whatever holds a piece of gear keeps a snapshot of it in `item`,
+ * so that an old record stays true. null: not chosen.
+ */
+
+export const WEATHER = { dry: 'Dry', wet: 'Wet', icy: 'Icy' } as const;
+
+/** Where it happens. Heights are above the ground. */
+export const siteSchema = z.strictObject({
+  anchorHeightM: measure('lengthM', 1, 300, 'Anchor above the ground'),
+  stanceHeightM: measure('lengthM', 0, 299, 'Next stance above the ground', '0 when you go to the ground.'),
+  extraLineM: measure(
+    'lengthM',
+    0,
+    100,
+    'Extra rope on the way',
+    'Where the line is not straight down, or the stance lies aside.',
+  ),
+  edge: said(
+    { none: 'No edge', rounded: 'A rounded edge', padded: 'A sharp edge, padded', sharp: 'A sharp edge' },
+    'none',
+    'The rope runs over',
+    undefined,
+    'Not known',
+  ),
+  steepness: choice({ low: 'Low angle', steep: 'Steep', free: 'Hanging free' }, 'Ground'),
+  weather: choice(WEATHER, 'Rope and device are'),
+});
+
+export const ROLES = {
+  climber: 'Climber',
+  second: 'Second',
+  belayer: 'Belayer',
+  casualty: 'Casualty',
+  rescuer: 'Rescuer',
+  partner: 'Partner',
+} as const;
+export type Role = keyof typeof ROLES;
+
+/** A person with what is worn; harness, brake hand and leg loop have names of their own, since findings point at them. */
+export const rigPersonSchema = z.strictObject({
+  id: refSchema,
+  role: z.enum(Object.keys(ROLES) as [Role, ...Role[]]),
+  item: personSchema.nullable(),
+  harness: harnessSchema.nullable(),
+  harnessId: refSchema,
+  handId: refSchema,
+  legLoopId: refSchema,
+});
+
+export const anchorSchema = z.strictObject({
+  id: refSchema,
+  through: said(
+    {
+      rings: 'Rings or links of metal',
+      connector: 'A locked connector',
+      saver: 'A friction saver',
+      wood: 'Bare wood',
+      textile: 'A textile sling',
+    },
+    'rings',
+    'The rope runs through',
+    undefined,
+    'Not known',
+  ),
+  points: said(
+    { several: 'Two points or more', one: 'One point' },
+    'several',
+    'The anchor hangs on',
+    undefined,
+    'Not known',
+  ),
+});
+
+const ropeSlot = z.strictObject({ id: refSchema, item: ropeSchema.nullable() });
+/** The free end of one strand. */
+const endSchema = z.strictObject({
+  id: refSchema,
+  state: said({ knotted: 'Knotted', tied: 'Tied in to somebody', open: 'Open' }, 'knotted', 'Free end of the rope'),
+});
+
+export const doubledSchema = z.strictObject({
+  id: refSchema,
+  kind: z.literal('doubled'),
+  anchor: refSchema,
+  use: choice({ folded: 'One rope, folded', joined: 'Two ropes, joined' }, 'Ropes'),
+  ropeA: ropeSlot,
+  ropeB: ropeSlot,
+  joint: z.strictObject({
+    id: refSchema,
+    knot: said(
+      {
+        'flat-overhand': 'Flat overhand, long tails',
+        'double-fisherman': 'Double fisherman’s',
+        other: 'Another knot',
+      },
+      'flat-overhand',
+      'Joined by',
+    ),
+  }),
+  middleMissM: measure(
+    'lengthM',
+    0,
+    30,
+    'Middle may be missed by',
+    'Marked: 0.2 m; flaked from both ends: 0.5 m; guessed: several metres.',
+  ),
+  ends: z.strictObject({
+    id: refSchema,
+    state: said(
+      { 'both-knotted': 'Both knotted', 'one-knotted': 'One knotted', open: 'Open' },
+      'both-knotted',
+      'Rope ends',
+    ),
+  }),
+});
+
+export const fixedSchema = z.strictObject({
+  id: refSchema,
+  kind: z.literal('fixed'),
+  anchor: refSchema,
+  rope: ropeSlot,
+  fastening: z.strictObject({
+    id: refSchema,
+    how: said(
+      { tied: 'Tied to the anchor', blocked: 'Through the rings, blocked by a knot' },
+      'tied',
+      'The rope is held by',
+    ),
+    backup: said(
+      { clipped: 'Yes, with a locking connector', no: 'No' },
+      'clipped',
+      'Knot clipped to the other strand',
+      'A connector through the knot and around the strand you go down: it stops what slips through the rings.',
+    ),
+    strand: said(
+      { free: 'The one without the knot', knot: 'The one with the knot' },
+      'free',
+      'Strand you go down',
+      'Seen from the rings: the knot must be drawn against them by your weight.',
+    ),
+  }),
+  end: endSchema,
+});
+
+const oneRope = { id: refSchema, anchor: refSchema, rope: ropeSlot, end: endSchema };
+export const overSchema = z.strictObject({ ...oneRope, kind: z.literal('over') });
+export const straightSchema = z.strictObject({ ...oneRope, kind: z.literal('straight') });
+export const ledSchema = z.strictObject({
+  ...oneRope,
+  kind: z.literal('led'),
+  runners: z
+    .array(
+      z.strictObject({
+        id: refSchema,
+        heightM: measure('lengthM', 0, 300, 'Height'),
+        offsetM: measure('lengthM', -30, 30, 'Aside'),
+        turnRad: z.number().min(0).max(6.3),
+        item: connectorSchema.nullable(),
+      }),
+    )
+    .max(30),
+});
+export const lineSchema = z.discriminatedUnion('kind', [
+  doubledSchema,
+  fixedSchema,
+  overSchema,
+  straightSchema,
+  ledSchema,
+]);
+
+/** Strands of each kind of line. */
+export const STRANDS = {
+  doubled: ['both', 'a', 'b'],
+  fixed: ['main'],
+  over: ['a', 'b'],
+  straight: ['load', 'brake'],
+  led: ['climber', 'belayer'],
+} as const satisfies Record<z.infer<typeof lineSchema>['kind'], readonly string[]>;
+
+const onSchema = z.strictObject({ line: refSchema, strand: z.string() });
+
+export const slingPieceSchema = z.strictObject({
+  id: refSchema,
+  kind: z.literal('sling'),
+  item: slingSchema.nullable(),
+  method: choice({ girth: 'Girth-hitched, whole length', basket: 'Doubled through the harness' }, 'Extension'),
+  knots: measure('count', 0, 4, 'Overhand knots in the extension'),
+  measuredMm: measure(
+    'lengthMm',
+    50,
+    1500,
+    'Measured extension',
+    'Harness to the bar the device hangs on, under load. It beats the estimate.',
+  ).nullable(),
+});
+
+export const connectorPieceSchema = z.strictObject({
+  id: refSchema,
+  kind: z.literal('connector'),
+  item: connectorSchema.nullable(),
+  /** The way of clipping that was planned; null: none. */
+  planned: waySchema.nullable(),
+  loadedEnd: said(
+    { broad: 'The broad end', narrow: 'The narrow end' },
+    'broad',
+    'In the device, or at the rope, lies',
+    'Which end of the connector.',
+  ),
+  gate: said({ locked: 'Locked', closed: 'Closed, not locked', open: 'Open' }, 'locked', 'Gate'),
+  faces: said(
+    { away: 'Away from rope and rock', rope: 'The brake strand', rock: 'The rock' },
+    'away',
+    'The gate faces',
+  ),
+  /** Clipped beside this one, as a second connector. */
+  beside: refSchema.nullable(),
+  opposed: said(
+    { reversed: 'Opposed and reversed', opposed: 'Opposed, hinges alike', same: 'On the same side' },
+    'reversed',
+    'Its gate, to the first one',
+    'Only for a second connector.',
+  ),
+});
+export const pieceSchema = z.discriminatedUnion('kind', [slingPieceSchema, connectorPieceSchema]);
+
+export const deviceEndSchema = z.strictObject({
+  id: refSchema,
+  kind: z.literal('device'),
+  item: deviceSchema.nullable(),
+  on: z.array(onSchema).min(1).max(2),
+  strands: said({ both: 'Both', one: 'Only one' }, 'both', 'Strands through the device'),
+  /** Whose hand brakes; null: nobody's, it holds by itself. */
+  hand: refSchema.nullable(),
+  brakeLed: said(
+    { below: 'Straight down, beside the load', redirected: 'Up through a connector above, then down' },
+    'redirected',
+    'Brake strand of the device at the anchor',
+    'Beside the load a device holds a third of what it holds on a harness; led up and over it holds as much.',
+  ),
+});
+
+export const hitchEndSchema = z.strictObject({
+  id: refSchema,
+  kind: z.literal('hitch'),
+  item: cordSchema.nullable(),
+  hitch: choice(HITCHES, 'Hitch'),
+  wraps: measure('count', 1, 9, 'Wraps'),
+  strands: said({ both: 'Both', one: 'Only one' }, 'both', 'Strands in the hitch'),
+  eyes: said({ both: 'Both ends', one: 'One end' }, 'both', 'Of the loop are clipped'),
+  on: z.array(onSchema).min(1).max(2),
+});
+
+export const KNOTS = {
+  'figure-eight': 'Figure eight, traced back',
+  bowline: 'Bowline, locked',
+  overhand: 'Overhand on a bight',
+  other: 'Another knot',
+} as const;
+export const knotEndSchema = z.strictObject({
+  id: refSchema,
+  kind: z.literal('knot'),
+  knot: said(KNOTS, 'figure-eight', 'Knot'),
+  on: z.array(onSchema).min(1).max(1),
+});
+/** Clipped to another part, or to an anchor. */
+export const clipEndSchema = z.strictObject({ id: refSchema, kind: z.literal('clip'), to: refSchema });
+/** Somebody’s hand on the rope below: it pulls when the other one’s hand lets go. */
+export const handEndSchema = z.strictObject({
+  id: refSchema,
+  kind: z.literal('hand'),
+  by: refSchema,
+  on: z.array(onSchema).min(1).max(1),
+});
+export const endKindSchema = z.discriminatedUnion('kind', [
+  deviceEndSchema,
+  hitchEndSchema,
+  knotEndSchema,
+  clipEndSchema,
+  handEndSchema,
+]);
+
+export const POINTS = {
+  'belay-loop': 'Belay loop',
+  'tie-in': 'Tie-in points',
+  'leg-loop': 'Leg loop, brake side',
+  chest: 'Chest',
+  bridge: 'Bridge',
+  side: 'Side ring',
+  foot: 'Foot',
+  knee: 'Knee',
+} as const;
+export const rootSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('harness'), person: refSchema, point: choice(POINTS, 'Hangs on') }),
+  z.strictObject({ kind: z.literal('anchor'), anchor: refSchema }),
+  z.strictObject({ kind: z.literal('part'), part: refSchema }),
+]);
+
+/** What hangs a person, or a device at an anchor, on a line: a section of the form, a chain in the drawing, a way of being held. */
+export const attachmentSchema = z.strictObject({
+  id: refSchema,
+  label: text('Name', 60, 1),
+  use: z.enum(['carries', 'backup', 'tether', 'aid']),
+  /** What its device is used for when that is not the job of the set-up. */
+  job: choice(JOBS, 'Used for').nullable(),
+  root: rootSchema,
+  pieces: z.array(pieceSchema).max(6),
+  end: endKindSchema,
+});
+
+export type Site = z.infer<typeof siteSchema>;
+export type RigPerson = z.infer<typeof rigPersonSchema>;
+export type RigAnchor = z.infer<typeof anchorSchema>;
+export type RigLine = z.infer<typeof lineSchema>;
+export type LineOf<K extends RigLine['kind']> = Extract<RigLine, { kind: K }>;
+export type RopeSlot = z.infer<typeof ropeSlot>;
+export type Piece = z.infer<typeof pieceSchema>;
+export type SlingPiece = z.infer<typeof slingPieceSchema>;
+export type ConnectorPiece = z.infer<typeof connectorPieceSchema>;
+export type EndPart = z.infer<typeof endKindSchema>;
+export type DeviceEnd = z.infer<typeof deviceEndSchema>;
+export type HitchEnd = z.infer<typeof hitchEndSchema>;
+export type KnotEnd = z.infer<typeof knotEndSchema>;
+export type ClipEnd = z.infer<typeof clipEndSchema>;
+export type HandEnd = z.infer<typeof handEndSchema>;
+export type Root = z.infer<typeof rootSchema>;
+export type Attachment = z.infer<typeof attachmentSchema>;

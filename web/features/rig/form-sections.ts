@@ -1,0 +1,254 @@
+import type { z } from 'zod';
+import type { Ref } from '@core/finding';
+import { slotsOf, type Slot } from '@core/parts';
+import {
+  anchorSchema,
+  besideConnector,
+  connectorPieceSchema,
+  deviceEndSchema,
+  doubledSchema,
+  fixedSchema,
+  hitchEndSchema,
+  indexOf,
+  knotEndSchema,
+  linesOf,
+  mainConnector,
+  siteSchema,
+  slingOf,
+  slingPieceSchema,
+  strandsIn,
+  type Attachment,
+  type ConnectorPiece,
+  type RigLine,
+  type Setup,
+} from '@core/rig';
+
+/** Something to be chosen from the locker, or to be said. */
+export type Field =
+  | { readonly kind: 'slot'; readonly slot: Slot }
+  | {
+      readonly kind: 'fact';
+      /** Element that it belongs to, and which of its facts. */
+      readonly ref: Ref;
+      readonly key: string;
+      readonly schema: z.ZodType;
+      /** Where the label of the schema would stand twice on the page. */
+      readonly label?: string;
+    }
+  | { readonly kind: 'point'; readonly attachment: Ref };
+
+export interface Section {
+  readonly id: string;
+  readonly title: string;
+  /** What stands beside the title while it is folded. */
+  readonly note: string;
+  readonly fields: readonly Field[];
+}
+
+const fact = (ref: Ref, shape: Readonly<Record<string, z.ZodType>>, key: string, label?: string): Field => ({
+  kind: 'fact',
+  ref,
+  key,
+  schema: shape[key]!,
+  ...(label === undefined ? {} : { label }),
+});
+const facts = (ref: Ref, shape: Readonly<Record<string, z.ZodType>>, ...keys: string[]) =>
+  keys.map((key) => fact(ref, shape, key));
+
+/** The whole form of a rig, in the order in which one rigs: people, site, ropes, then each attachment. What does not apply is not asked. */
+export function formSections(setup: Setup): Section[] {
+  const slots = new Map(slotsOf(setup).map((s) => [s.ref, s]));
+  const slot = (ref: Ref): Field[] => {
+    const found = slots.get(ref);
+    return found ? [{ kind: 'slot', slot: found }] : [];
+  };
+  const nameAt = (ref: Ref) => slots.get(ref)?.item?.name ?? 'not chosen';
+  return [
+    {
+      id: 'people',
+      title: 'People',
+      note: setup.persons[0]?.item?.name ?? 'nobody chosen',
+      fields: setup.persons.flatMap((p) => [...slot(p.id), ...slot(p.harnessId)]),
+    },
+    {
+      id: 'site',
+      title: 'Site',
+      note: `${setup.site.weather}, ${{ low: 'low angle', steep: 'steep', free: 'hanging free' }[setup.site.steepness]}`,
+      fields: [
+        ...facts('site', siteSchema.shape, 'anchorHeightM', 'stanceHeightM', 'extraLineM'),
+        ...setup.anchors.flatMap((a, i) => {
+          const more = i === 0 ? '' : `, second anchor${i > 1 ? ` ${i}` : ''}`;
+          return [
+            fact(
+              a.id,
+              anchorSchema.shape,
+              'through',
+              i === 0 ? 'At the anchor the rope runs through' : `Through${more}`,
+            ),
+            fact(a.id, anchorSchema.shape, 'points', i === 0 ? undefined : `Points${more}`),
+          ];
+        }),
+        ...facts('site', siteSchema.shape, 'edge', 'steepness', 'weather'),
+      ],
+    },
+    ...setup.lines.map((line, i) => lineSection(line, i, slot, nameAt)),
+    ...setup.attachments.flatMap((a) => attachmentSections(setup, a, slot, nameAt)),
+  ];
+}
+
+type SlotOf = (ref: Ref) => Field[];
+
+function lineSection(line: RigLine, i: number, slot: SlotOf, nameAt: (ref: Ref) => string): Section {
+  const title = i === 0 ? 'Rope' : i === 1 ? 'Second rope' : `Rope ${i + 1}`;
+  if (line.kind === 'doubled') {
+    const joined = line.use === 'joined';
+    return {
+      id: line.id,
+      title,
+      note: nameAt(line.ropeA.id),
+      fields: [
+        fact(line.id, doubledSchema.shape, 'use'),
+        ...slot(line.ropeA.id),
+        ...(joined
+          ? [...slot(line.ropeB.id), fact(line.joint.id, doubledSchema.shape.joint.shape, 'knot')]
+          : [fact(line.id, doubledSchema.shape, 'middleMissM')]),
+        fact(line.ends.id, doubledSchema.shape.ends.shape, 'state'),
+      ],
+    };
+  }
+  const { fastening } = fixedSchema.shape;
+  return {
+    id: line.id,
+    title,
+    note: nameAt(line.rope.id),
+    fields: [
+      ...slot(line.rope.id),
+      ...(line.kind === 'fixed'
+        ? [
+            ...facts(line.fastening.id, fastening.shape, 'how'),
+            ...(line.fastening.how === 'blocked' ? facts(line.fastening.id, fastening.shape, 'strand', 'backup') : []),
+          ]
+        : []),
+      fact(
+        line.end.id,
+        fixedSchema.shape.end.shape,
+        'state',
+        i === 0 ? undefined : `Free end of the ${title.toLowerCase()}`,
+      ),
+    ],
+  };
+}
+
+function gate(piece: ConnectorPiece, name: string): Field[] {
+  return [
+    fact(piece.id, connectorPieceSchema.shape, 'gate', `Gate of the ${name}`),
+    fact(piece.id, connectorPieceSchema.shape, 'faces', `The gate of the ${name} faces`),
+  ];
+}
+
+function attachmentSections(setup: Setup, a: Attachment, slot: SlotOf, nameAt: (ref: Ref) => string): Section[] {
+  const index = indexOf(setup);
+  const connector = mainConnector(a);
+  const sling = slingOf(a);
+  const carries = a.use === 'carries';
+  const label = a.label.toLowerCase();
+  const slingFields: Field[] =
+    sling?.kind === 'sling'
+      ? [
+          ...slot(sling.id),
+          ...(carries
+            ? facts(sling.id, slingPieceSchema.shape, 'method', 'knots', 'measuredMm')
+            : [
+                fact(sling.id, slingPieceSchema.shape, 'method', `Sling of the ${label}`),
+                fact(sling.id, slingPieceSchema.shape, 'knots', `Overhand knots in the sling of the ${label}`),
+                fact(sling.id, slingPieceSchema.shape, 'measuredMm', `Measured length of the ${label}`),
+              ]),
+        ]
+      : [];
+  if (a.end.kind === 'device') {
+    const doubled = linesOf(index, a.end).some((l) => l.kind === 'doubled');
+    const beside = besideConnector(a);
+    const name = a.id === 'main' ? 'device connector' : `connector of the ${label}`;
+    return [
+      {
+        id: a.id,
+        title: a.label,
+        note: nameAt(a.end.id),
+        fields: [
+          ...slot(a.end.id),
+          ...(doubled ? [fact(a.end.id, deviceEndSchema.shape, 'strands')] : []),
+          ...(a.root.kind === 'anchor' && a.end.hand !== null
+            ? [fact(a.end.id, deviceEndSchema.shape, 'brakeLed')]
+            : []),
+          ...(connector
+            ? [
+                ...slot(connector.id),
+                fact(
+                  connector.id,
+                  connectorPieceSchema.shape,
+                  'loadedEnd',
+                  a.id === 'main' ? undefined : `End of the ${name}`,
+                ),
+                ...gate(connector, name),
+              ]
+            : []),
+          ...(beside
+            ? [
+                ...slot(beside.id),
+                ...gate(beside, 'second connector'),
+                fact(beside.id, connectorPieceSchema.shape, 'opposed'),
+              ]
+            : []),
+          ...(carries ? [] : slingFields),
+        ],
+      },
+      ...(carries && sling
+        ? [{ id: `${a.id}-extension`, title: 'Extension', note: nameAt(sling.id), fields: slingFields }]
+        : []),
+    ];
+  }
+  if (a.end.kind === 'hitch') {
+    const plain = a.id === 'below';
+    const of = (text: string) => (plain ? undefined : `${text}, ${label}`);
+    const { shape } = hitchEndSchema;
+    return [
+      {
+        id: a.id,
+        title: a.label,
+        note: nameAt(a.end.id),
+        fields: [
+          ...slot(a.end.id),
+          fact(a.end.id, shape, 'hitch', of('Hitch')),
+          fact(a.end.id, shape, 'wraps', of('Wraps')),
+          ...(strandsIn(a.end) === 'two' ? [fact(a.end.id, shape, 'strands', of('Strands in the hitch'))] : []),
+          fact(a.end.id, shape, 'eyes', of('Of the loop are clipped')),
+          ...(a.root.kind === 'harness' ? [{ kind: 'point', attachment: a.id } as const] : []),
+          ...slingFields,
+          ...(connector
+            ? [...slot(connector.id), ...gate(connector, plain ? 'hitch connector' : `connector of the ${label}`)]
+            : []),
+        ],
+      },
+    ];
+  }
+  if (a.end.kind === 'knot') {
+    const person = a.root.kind === 'harness' ? index.person(a.root.person) : undefined;
+    return [
+      {
+        id: a.id,
+        title: person && setup.persons.length > 1 && a.use === 'carries' ? `${a.label}: ${person.role}` : a.label,
+        note: '',
+        fields: [
+          fact(a.end.id, knotEndSchema.shape, 'knot', `Knot of the ${label}${person ? ` (${person.role})` : ''}`),
+        ],
+      },
+    ];
+  }
+  const rest = [
+    ...slingFields,
+    ...(connector ? [...slot(connector.id), ...gate(connector, `connector of the ${label}`)] : []),
+  ];
+  return rest.length > 0
+    ? [{ id: a.id, title: a.label, note: connector ? nameAt(connector.id) : '', fields: rest }]
+    : [];
+}

@@ -1,0 +1,112 @@
+import { Anchor } from 'lucide-react';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { assess } from '@core/assess';
+import { findingKeys, overall, SEVERITIES, type Severity } from '@core/finding';
+import type { Setup } from '@core/rig';
+import { LazyDrawings } from '../../drawing/lazy';
+import { printDay } from '../../ui/dates';
+import { SEVERITY_WORDS, SeverityMark } from '../../ui/SeverityMark';
+import { StartCheck } from '../check/StartCheck';
+import { VerdictBanner, verdictSentence } from './VerdictBanner';
+
+const FindingList = lazy(() => import('./FindingList').then((m) => ({ default: m.FindingList })));
+const StepsLink = lazy(() => import('./StepsLink').then((m) => ({ default: m.StepsLink })));
+const SetupForm = lazy(() => import('./SetupForm').then((m) => ({ default: m.SetupForm })));
+
+const PANELS = { drawing: 'Drawing', findings: 'Findings', form: 'Change' } as const;
+type Panel = keyof typeof PANELS;
+
+/** Planning: what is chosen, what it looks like, what was found. On a phone one of the three at a time. */
+export function SetupView({ setup, change }: { setup: Setup; change: (next: Setup, field: string | null) => void }) {
+  const assessment = useMemo(() => assess(setup), [setup]);
+  const [chosenKey, setChosenKey] = useState<string | null>(null);
+  const [panel, setPanel] = useState<Panel>('drawing');
+  // A finding is remembered by what it is about, since its place in the list changes with every edit.
+  const keys = findingKeys(assessment.findings);
+  const found = chosenKey === null ? -1 : keys.indexOf(chosenKey);
+  const chosen = found < 0 ? null : found;
+  const choose = (index: number | null) => setChosenKey(index === null ? null : keys[index]!);
+  const fromDrawing = (index: number) => {
+    choose(index);
+    setPanel('findings');
+  };
+  const drawing = { setup, assessment, chosen, onChoose: fromDrawing };
+  const open = assessment.findings.filter((f) => f.severity !== 'clear').length;
+
+  return (
+    <>
+      <VerdictBanner assessment={assessment} action={<StartCheck setup={setup} assessment={assessment} />} />
+      <div
+        className="mt-3 grid grid-cols-3 overflow-hidden rounded-lg border border-line-2 lg:hidden"
+        role="group"
+        aria-label="Part of the page"
+      >
+        {(Object.keys(PANELS) as Panel[]).map((p) => (
+          <button
+            key={p}
+            type="button"
+            aria-pressed={panel === p}
+            className={`min-h-12 ${panel === p ? 'bg-ink font-bold text-paper' : 'bg-surface'}`}
+            onClick={() => setPanel(p)}
+          >
+            {PANELS[p]}
+            {p === 'findings' && open > 0 ? <span className="num"> {open}</span> : ''}
+          </button>
+        ))}
+      </div>
+      <div className="mt-4 grid gap-5 lg:grid-cols-[17rem_minmax(0,1fr)_20rem]">
+        <section aria-label="Change the set-up" className={`min-w-0 ${panel === 'form' ? '' : 'hidden'} lg:block`}>
+          <Suspense>
+            <SetupForm setup={setup} onChange={change} />
+          </Suspense>
+          <p
+            aria-hidden
+            className="sticky bottom-17 z-10 mt-3 flex items-center gap-3 rounded-lg border border-line-2 bg-surface px-3 py-2 shadow-md lg:hidden"
+          >
+            <SeverityMark severity={assessment.verdict} withWord />
+            <span className="min-w-0 flex-1 truncate">
+              {assessment.verdict === 'clear' ? '' : verdictSentence(assessment)}
+            </span>
+          </p>
+        </section>
+        <section aria-label="Drawing" className={`${panel === 'drawing' ? '' : 'hidden'} lg:block`}>
+          <div className="grid gap-4 rounded-xl border border-line bg-surface p-3 sm:grid-cols-2">
+            <LazyDrawings {...drawing} />
+          </div>
+        </section>
+        <section
+          aria-label="Findings"
+          className={`${panel === 'findings' ? '' : 'hidden'} lg:sticky lg:top-14 lg:block lg:max-h-[calc(100dvh-4rem)] lg:overflow-y-auto`}
+        >
+          <Suspense>
+            <FindingList findings={assessment.findings} chosen={chosen} onChoose={choose} />
+          </Suspense>
+          <div className="mt-4 flex flex-wrap items-center gap-3">
+            <Link className="btn" to="holds">
+              <Anchor aria-hidden className="size-5" />
+              What still holds
+            </Link>
+            <Suspense>
+              <StepsLink setup={setup} />
+            </Suspense>
+          </div>
+          <SinceTaken setup={setup} verdict={assessment.verdict} />
+        </section>
+      </div>
+    </>
+  );
+}
+
+/** Where more is judged, or known to be open, than on the day a combination was taken: that is said, so that nobody wonders. */
+function SinceTaken({ setup: { taken }, verdict }: { setup: Setup; verdict: Severity }) {
+  if (!taken) return null;
+  const then = overall(taken.findings);
+  if (SEVERITIES.indexOf(verdict) >= SEVERITIES.indexOf(then)) return null;
+  return (
+    <p className="mt-4 text-sm text-ink-2">
+      When this was taken from a plan on {printDay(taken.at)} the verdict was “{SEVERITY_WORDS[then]}”: a plan judges
+      the parts as if they were rigged well. Now the whole rig is judged, and what nobody has said yet is open.
+    </p>
+  );
+}

@@ -1,0 +1,42 @@
+import type { IDBPDatabase, IDBPTransaction } from 'idb';
+import { entryFrom1To2, entryFrom3To4, setupsWithChoices } from '@core/files';
+
+export const VERSION_OF_DATABASE = 4;
+export type UpgradeTransaction = IDBPTransaction<unknown, string[], 'versionchange'>;
+
+interface Stored {
+  readonly id: string;
+  readonly doc: unknown;
+}
+
+/**
+ * Brings every stored entry up from an older version of the database, by the same steps as files. An entry that has not the shape of its version stays as it is, and is counted as unreadable later.
+ */
+export async function bringUp(database: IDBPDatabase, tx: UpgradeTransaction, from: number): Promise<void> {
+  const each = async (collection: string, change: (entry: unknown) => unknown) => {
+    const store = tx.objectStore(collection);
+    for (let cursor = await store.openCursor(); cursor; cursor = await cursor.continue()) {
+      const stored = cursor.value as Stored;
+      await cursor.update({ ...stored, doc: change(stored.doc) });
+    }
+  };
+  const there = [...database.objectStoreNames].filter((name) => name !== 'meta');
+  if (from < 2) for (const collection of there) await each(collection, (doc) => entryFrom1To2(collection, doc));
+  if (from >= 4) return;
+  for (const collection of there.filter((c) => c !== 'choices'))
+    await each(collection, (doc) => entryFrom3To4(collection, doc));
+  if (!there.includes('choices')) return;
+  // Choices are set-ups of their job now.
+  const setups = tx.objectStore('setups');
+  const kept = (await setups.getAll()) as Stored[];
+  const choices = (await tx.objectStore('choices').getAll()) as Stored[];
+  const moved = setupsWithChoices(
+    kept.map((s) => s.doc),
+    choices.map((c) => c.doc),
+  ).slice(kept.length);
+  for (const choice of moved) {
+    const doc = entryFrom3To4('choices', choice) as { id: string };
+    await setups.put?.({ id: doc.id, doc });
+  }
+  database.deleteObjectStore('choices');
+}
