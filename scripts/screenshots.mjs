@@ -81,13 +81,6 @@ await at({ width: 800, height: 1130 }, '/demo/setups/setup-high-span/card', 'car
 await at(DESK, '/demo/fit', 'fit.png', (page) =>
   page.getByRole('button', { name: /^Parmelia 45, white in Weir/ }).click(),
 );
-await at(DESK, '/demo/setups', 'combinations.png', async (page) => {
-  await page.getByRole('button', { name: 'New set-up' }).click();
-  await page.getByRole('button', { name: 'Rappel on two strands' }).click();
-  await page.getByLabel('Who goes down', { exact: true }).selectOption({ label: 'Tomas Reedling' });
-  await page.getByRole('link', { name: /Propose/ }).click();
-  await page.locator('[data-combination]').first().waitFor();
-});
 await at(DESK, '/demo/plan?job=belay-second', 'plan.png');
 await at(
   DESK,

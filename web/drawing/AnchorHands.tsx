@@ -107,8 +107,8 @@ export function AnchorHands({ setup, assessment, chosen, onChoose }: DrawingProp
         </Label>
         {brake && (
           <g>
-            <Label at={vec(8, HEIGHT - 92)} strong>
-              {['needs', printInterval(brake.bottomN, 'forceN', system)]}
+            <Label at={vec(8, HEIGHT - 106)} strong>
+              {['needs', ...printInterval(brake.bottomN, 'forceN', system).split(/ (?=\()/)]}
             </Label>
             <Label at={vec(8, HEIGHT - 58)} colour="var(--ink-2)">
               {[

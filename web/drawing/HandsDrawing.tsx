@@ -13,6 +13,8 @@ import { Dimension, hullPath, Label, Marker } from './parts';
 import { add, mul, normal, vec, type Vec } from './vector';
 
 const WIDTH = 320;
+/** A sign at the edge would be cut in half. */
+const inside = (p: Vec): Vec => vec(Math.min(WIDTH - 14, Math.max(14, p.x)), p.y);
 const HEIGHT = 540;
 
 /** The set-up within arm's reach, to scale: extension, device, hitch, leg loop, with the clearances the engine computed. */
@@ -243,7 +245,7 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: DrawingPro
               key={mark.part}
               mark={mark}
               at={at}
-              sign={add(at, vec(outward * 34, mark.part === view.main.end.id ? -18 : 4))}
+              sign={inside(add(at, vec(outward * 34, mark.part === view.main.end.id ? -18 : 4)))}
               onChoose={onChoose}
             />
           );

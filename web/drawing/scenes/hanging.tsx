@@ -39,11 +39,11 @@ function strandsOf(line: RigLine, figures: Figures): Strand[] {
   const knotted = line.end.state === 'knotted' || line.end.state === 'tied';
   const lengthM = ropeLengthM(rope).best;
   const blocked = line.kind === 'fixed' && line.fastening.how === 'blocked';
-  // Of a blocked rope the other strand hangs beside it, with what is left.
-  return blocked
+  // Of a blocked rope, and of one that moves over the fork, the other strand hangs beside it, with what is left.
+  return blocked || line.kind === 'over'
     ? [
         { lengthM: lengthM / 2, knotted, colour: 'var(--rope-a)' },
-        { lengthM: lengthM / 2, knotted: false, colour: 'var(--rope-b)' },
+        { lengthM: lengthM / 2, knotted: false, colour: 'var(--rope-a)' },
       ]
     : [{ lengthM, knotted, colour: 'var(--rope-a)' }];
 }
@@ -114,6 +114,10 @@ export function hangingScene(setup: Setup, figures: Figures, system: UnitSystem,
         )}
         {line!.kind === 'fixed' && line!.fastening.how !== 'unknown' && (
           <circle cx={ROPE_X + 3} cy={TOP + 5} r="6" fill="var(--rope-a)" stroke="var(--surface)" />
+        )}
+        {line!.kind === 'fixed' && line!.fastening.how === 'blocked' && line!.fastening.backup === 'clipped' && (
+          // The connector through the knot and around the strand one goes down.
+          <ellipse cx={ROPE_X} cy={TOP + 15} rx="5" ry="8" fill="none" stroke="var(--ink-2)" strokeWidth="2.5" />
         )}
         {others.map((other, i) => (
           <g key={other.id}>

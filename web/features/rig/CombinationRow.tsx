@@ -35,6 +35,9 @@ function howItGoes(setup: Setup): string[] {
   });
 }
 
+/** What is open about the place, and what stands alone in every combination, tells none from another. */
+const SAME_FOR_ALL = /^(rig\.|hold\.single-)/;
+
 interface CombinationRowProps {
   readonly open: Setup;
   readonly combination: Combination;
@@ -48,7 +51,7 @@ export function CombinationRow({ open, combination, onTake }: CombinationRowProp
   const setup = useMemo(() => combined(open, combination.picks, items, wayTests), [open, combination, items, wayTests]);
   const { verdict, findings, figures } = useMemo(() => assess(setup), [setup]);
   // What is open about the site is the same for all; what tells one from another is about its parts.
-  const worst = findings.find((f) => f.severity === verdict && !f.code.startsWith('rig.')) ?? findings[0];
+  const worst = findings.find((f) => f.severity === verdict && !SAME_FOR_ALL.test(f.code));
   const title = combinationName(setup);
   const clipped = setup.attachments.flatMap((a) => {
     const [connector, device] = [mainConnector(a)?.item, deviceOf(a)?.item];
@@ -65,7 +68,13 @@ export function CombinationRow({ open, combination, onTake }: CombinationRowProp
         <p className="text-lg font-semibold">{title}</p>
         <p className="flex items-start gap-2">
           <SeverityMark severity={verdict} withWord size={16} />
-          {verdict !== 'clear' && worst && <span>{renderFinding(worst, system).says}</span>}
+          {verdict !== 'clear' && (
+            <span>
+              {worst
+                ? renderFinding(worst, system).says
+                : 'Open as in all of them: the place, how it is rigged, what has no rule yet.'}
+            </span>
+          )}
         </p>
         {clipped && (
           <p className="mt-1">

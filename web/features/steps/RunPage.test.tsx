@@ -10,7 +10,7 @@ import { loaded } from '../../store/workspace-slice';
 import { RunPage } from './RunPage';
 
 const again = vi.fn();
-const explored = vi.hoisted(() => ({ state: { kind: 'running', done: 0 } }));
+const explored = vi.hoisted((): { state: unknown } => ({ state: null }));
 vi.mock('../../workers/useExplored', () => ({ useExplored: () => ({ state: explored.state, stop: vi.fn(), again }) }));
 vi.mock('../../app/WorkspaceProvider', () => ({
   usePlace: () => ({ name: 'mine', saver: { retry: vi.fn() }, unreadable: 0 }),
