@@ -18,10 +18,13 @@ test('a procedure is taken, reordered into a fatal order by keyboard, and it say
   const untie = order.locator('[data-step="untie"]');
   // Its handle moves with the arrow keys: space takes hold, arrow moves, space lets go.
   await untie.getByRole('button', { name: /^Move step/ }).focus();
+  // What is said to a screen reader tells when each key has been taken.
+  const said = page.locator('[id^="DndLiveRegion"]');
   await page.keyboard.press('Space');
-  await page.waitForTimeout(250);
+  await expect(said).toContainText('was moved over');
+  const before = await said.innerText();
   await page.keyboard.press('ArrowUp');
-  await page.waitForTimeout(250);
+  await expect(said).not.toHaveText(before);
   await page.keyboard.press('Space');
   await expect(order.locator('> li').nth(4)).toHaveAttribute('data-step', 'untie');
   await expect(verdict(page)).toContainText(`Stop · step 5 of ${wallAnchor.steps.length}: ${does('untie')}`);

@@ -12,13 +12,6 @@ const VIEWS = [
   '/demo/locker/person/new',
   '/demo/fit',
   '/demo/plan?job=belay-leader',
-  '/demo/setups/choice-wall',
-  '/demo/setups/setup-pier-3',
-  '/demo/setups/setup-parapet-tube',
-  '/demo/setups/setup-ledge-two',
-  '/demo/setups/setup-beech-7',
-  '/demo/setups/setup-ledge-two/holds',
-  '/demo/setups/setup-parapet/card',
   '/demo/connectors?job=ascend&pair=connector-oval/device-burr',
   '/demo/setups/setup-high-span/holds',
   '/demo/steps',
@@ -32,6 +25,17 @@ const VIEWS = [
   '/demo/nowhere',
 ];
 
+/** Other rigs on the same pages: each size and each theme once. */
+const RIGS = [
+  '/demo/setups/choice-wall',
+  '/demo/setups/setup-pier-3',
+  '/demo/setups/setup-parapet-tube',
+  '/demo/setups/setup-ledge-two',
+  '/demo/setups/setup-beech-7',
+  '/demo/setups/setup-ledge-two/holds',
+  '/demo/setups/setup-parapet/card',
+];
+
 for (const [width, height] of [
   [1280, 800],
   [390, 844],
@@ -41,7 +45,7 @@ for (const [width, height] of [
       test.setTimeout(300_000);
       await page.setViewportSize({ width, height });
       await page.emulateMedia({ colorScheme: theme });
-      for (const view of VIEWS) {
+      for (const view of (theme === 'dark') === (width === 390) ? [...VIEWS, ...RIGS] : VIEWS) {
         await open(page, view);
         expect(await seriousAxe(page), view).toEqual([]);
         const over = await page.evaluate(

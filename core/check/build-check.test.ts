@@ -9,8 +9,8 @@ import { answersInOrder, buildCheck, checkItemSchema } from './index.ts';
 import { ITEM_KINDS } from './item.ts';
 
 const check = (setup: Setup) => buildCheck(setup, assess(setup).findings);
-/** Steps after the check (going, calls, pulling the rope), or that leave nothing to look at: the lanyard, the rope kept while one threads it. */
-const AFTERWARDS = /^(lanyard-|rope-clip$|ends?-untie$|call-|climb$|go$|partner-|pull)/;
+/** Steps after the check (going, calls, pulling the rope), and the lanyard, which is not in the rig. */
+const AFTERWARDS = /^(lanyard-|ends?-untie$|call-|climb$|go$|partner-|pull)/;
 const ids = (setup: Setup) => check(setup).map((i) => i.id);
 const joined = changed(rappelDouble, {
   rope: { use: 'joined' },

@@ -11,7 +11,7 @@ export const ITEM_KINDS = {
   anchor: ['rope-thread'],
   'joining-knot': ['rope-join', 'rope-knot'],
   middle: ['rope-middle'],
-  fastening: ['rope-fasten'],
+  fastening: ['rope-fasten', 'rope-clip'],
   'block-strand': ['rope-block'],
   'rope-ends': ['ends-knot', 'end-knot'],
   'tie-in': ['tie-in'],

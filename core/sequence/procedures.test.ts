@@ -141,6 +141,38 @@ describe('known fatal mistakes', () => {
   it('joined ropes with short tails', () =>
     expect(named(withOption(rappel, 'rope', 'joined'), [], { 'rope-join': 'short' })).toBe('fall'));
 
+  it('one strand: the strand of the knot, no connector behind it, an open end, a knot left in when it is pulled', () => {
+    const blocked = fresh('single-rappel');
+    expect(named(blocked, [], { 'rope-block': 'wrong-side' })).toMatch(/^shows/);
+    expect(named(blocked, ['device-weigh', 'hitch-test'], { 'rope-block': 'wrong-side' })).toBe('unattached');
+    expect(named(blocked, ['rope-clip'])).toBe('fall');
+    expect(named(blocked, ['end-knot'])).toBe('fall');
+    expect(named(blocked, ['end-untie'])).toBe('stranded');
+    expect(named(blocked, ['device-lock'])).toBe('untested');
+    const tied = withOption(blocked, 'held', 'tied');
+    expect(named(tied, ['end-knot'])).toBe('fall');
+    expect(named(tied, [], { 'device-thread': 'other' })).not.toBe('harmless');
+  });
+  it('lowering from an anchor: brake strand beside the load, open end, no agreement, slack, lanyard off too early', () => {
+    const lower = fresh('lower-anchor');
+    expect(named(lower, ['brake-led'])).toBe('fall');
+    expect(named(lower, ['end-knot'])).toBe('fall');
+    expect(named(lower, ['call-lower'])).toBe('fall');
+    expect(named(lower, ['take-in'])).toBe('drop');
+    expect(named(lower, ['device-weigh'])).toBe('untested');
+    expect(named(lower, [], { 'tie-in': 'unfinished' })).toMatch(/^shows/);
+    expect(named(lower, [], { 'device-thread': 'backwards' })).toMatch(/^shows/);
+  });
+  it('lowering from the ground: open end, no agreement, slack, knot or device not tried low above the ground', () => {
+    const ground = fresh('lower-ground');
+    expect(named(ground, ['end-knot'])).toBe('fall');
+    expect(named(ground, ['call-lower'])).toBe('fall');
+    expect(named(ground, [], { climb: 'slack' })).toBe('drop');
+    expect(named(ground, [], { 'tie-in': 'unfinished' })).toMatch(/^shows/);
+    expect(named(ground, ['device-weigh'], { 'tie-in': 'unfinished' })).not.toBe('harmless');
+    expect(named(ground, ['device-lock'])).not.toBe('harmless');
+  });
+
   it('eight: hand off before the knot, knot off before the hand is back', () => {
     const eight = fresh('eight');
     expect(named(eight, ['knot'])).toBe('drop');

@@ -62,7 +62,8 @@ export async function openDatabase(name: WorkspaceName): Promise<Database> {
     try {
       for (const { collection, id, after } of changes) {
         const store = tx.objectStore(collection);
-        void (after === null ? store.delete(id) : store.put({ id, doc: after }));
+        // Each request fails with the transaction, which says it once for all of them.
+        (after === null ? store.delete(id) : store.put({ id, doc: after })).catch(() => undefined);
       }
     } catch (error) {
       // What cannot be stored throws at once; without this the changes before it would be kept.
