@@ -16,7 +16,6 @@ import {
   withFields,
   withItem,
   withSnapshot,
-  type Setup,
 } from './index.ts';
 
 const NOW = '2026-01-01T00:00:00.000Z';
@@ -216,7 +215,7 @@ describe('index', () => {
     }
   });
   it('the descent is from the anchor to the stance, and what the line goes aside', () => {
-    const site = { ...(rappelDouble).site, anchorHeightM: 30, stanceHeightM: 12, extraLineM: 2 };
+    const site = { ...rappelDouble.site, anchorHeightM: 30, stanceHeightM: 12, extraLineM: 2 };
     expect(descentOf(site)).toBe(20);
   });
 });
