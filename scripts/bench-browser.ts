@@ -1,6 +1,7 @@
 // Longest block of the main thread while the worker plans and maps a locker of 30 x 30 x 30, and how long one waits for the answer.
 import { spawn } from 'node:child_process';
 import { chromium } from '@playwright/test';
+import { TEMPLATE_IDS } from '../core/rig/index.ts';
 import { demoWorkspace } from '../core/samples/index.ts';
 import { launch } from './chromium.ts';
 import { items } from './bench-locker.ts';
@@ -56,8 +57,10 @@ try {
     { docs: items, people: demoWorkspace().people },
   );
   for (const [name, first, then, done] of [
-    ['plan, belay a leader', '/mine/plan?job=lower', 'belay-leader', '[data-combination]'],
-    ['plan, rappel on two strands', '/mine/plan?job=lower', 'rappel-double', '[data-combination]'],
+    ...TEMPLATE_IDS.map(
+      (id) =>
+        [`plan, ${id}`, `/mine/plan?job=${id === 'lower' ? 'ascend' : 'lower'}`, id, '[data-combination]'] as const,
+    ),
     ['fit map', '/mine/fit', 'ascend', '[aria-label="Fit map"] tbody tr'],
     ['connector map', '/mine/connectors?job=lower', 'ascend', '[aria-label="Connector map"] tbody tr'],
   ] as const) {
