@@ -68,9 +68,11 @@ function pullStrand({ rope, heightM }: LineLengthInput): Finding[] {
       code: 'geometry.pull-strand-short',
       severity: 'mind',
       subject: ['ropeA', 'ropeEnds'],
-      says: 'The strand that pulls the rope down may not reach you.',
-      because: 'Both strands take {need}, knots apart there are {have~}. From below nothing else brings the rope down.',
-      remedy: 'Take a longer rope, tie a second one or a cord to the strand that is pulled, or leave the rope.',
+      says: 'The rope does not reach twice: the strand you go down, or the one that pulls it down, is too short.',
+      because:
+        'Both strands take {need}, knots apart there are {have~}. Blocked at its middle, it ends above the stance.',
+      remedy:
+        'Block it so that your strand reaches, and see its end there. Tie a second rope or a cord to the strand that is pulled, take a longer rope, or leave this one.',
       numbers: [
         { key: 'margin', label: 'Both strands beyond the stance', quantity: 'lengthM', value: marginM },
         { key: 'need', label: 'Needed', quantity: 'lengthM', value: needM },
