@@ -37,6 +37,19 @@ export default tseslint.config(
     },
   },
   {
+    files: ['core/{between,connector,fit,friction,geometry,parts}/**/*.ts'],
+    ignores: ['core/**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "TemplateLiteral > MemberExpression[property.name='name']",
+          message: 'A name goes into the text of a finding as a value: literal(x.name).',
+        },
+      ],
+    },
+  },
+  {
     files: ['web/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks },
     rules: { ...reactHooks.configs.recommended.rules },

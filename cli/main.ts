@@ -3,7 +3,14 @@ import { parseArgs } from 'node:util';
 import { assess } from '../core/assess/index.ts';
 import { buildCheck } from '../core/check/index.ts';
 import { readDocument, setupJsonSchema, type Document, type FileIssue } from '../core/files/index.ts';
-import { fillTemplate, FINDING_CODES, renderFinding, type Finding } from '../core/finding/index.ts';
+import {
+  fillTemplate,
+  FINDING_CODES,
+  renderFinding,
+  renderSentence,
+  type Finding,
+  type Sentence,
+} from '../core/finding/index.ts';
 import { DEVICE_FAMILIES, JOBS } from '../core/gear/index.ts';
 import { hanging, holdsFromRig, minimalCutSets, singlePointsOf } from '../core/hold/index.ts';
 import { contextOf } from '../core/parts/index.ts';
@@ -105,6 +112,12 @@ function linesOf(text: string): string[] {
   }
 }
 
+/** With its reason as a sentence in metres and newtons. */
+const spoken = <T extends { readonly because: Sentence }>(entry: T) => ({
+  ...entry,
+  because: renderSentence(entry.because, 'metric'),
+});
+
 /** For everybody who hangs: ways of being held, what does not count, what can let go, and what together leaves nothing. */
 function holdsFile(io: Io, path: string): number {
   const document = fileOf(io, path, 'setup');
@@ -113,15 +126,15 @@ function holdsFile(io: Io, path: string): number {
   const missing = findings.filter((f) => f.code === 'rig.part-missing');
   const ctx = contextOf(document.setup);
   json(io, {
-    notChosen: missing.map((f) => f.says),
+    notChosen: missing.map((f) => renderFinding(f, 'metric').says),
     persons: hanging(ctx).map((person) => {
       const model = holdsFromRig(ctx, person, findings);
       return {
         person: person.item?.name ?? person.role,
         holds: model.holds,
-        doNotCount: model.noHolds,
+        doNotCount: model.noHolds.map(spoken),
         faults: model.faults.map(({ id, part, says, basic }) => ({ id, part, says, basic })),
-        consequences: model.consequences,
+        consequences: model.consequences.map(spoken),
         commonCauses: model.causes,
         minimalSets: minimalCutSets(model, 2),
         singlePoints: singlePointsOf(ctx, model, findings).map(({ fault, accepted, inspect }) => ({
@@ -146,7 +159,7 @@ function checkFile(io: Io, path: string): number {
       id,
       part,
       kind,
-      title: say(item.title),
+      title: item.title,
       look: say(item.look),
       touch: say(item.touch),
       question: say(item.question),

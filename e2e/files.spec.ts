@@ -56,6 +56,7 @@ test('one set-up from a file is added, never over another', async ({ page }) => 
   await open(page, '/demo/files');
   await give(page, 's.json', writeSetup({ ...rappelDouble, name: 'From the command line' }));
   await page.getByRole('button', { name: 'Add it' }).click();
+  await saved(page);
   await open(page, '/demo/setups');
   await expect(page.getByRole('link', { name: /From the command line \(read in\)/ })).toBeVisible();
   await expect(page.getByRole('link', { name: /Low span/ })).toBeVisible();

@@ -5,16 +5,18 @@ import { expect, test as base, type Locator, type Page } from '@playwright/test'
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
 /** Every test fails when the page throws, logs an error or breaks its own content security policy. */
-export const test = base.extend<{ quiet: void }>({
+export const test = base.extend<{ quiet: void; expected: RegExp | null }>({
+  /** Errors that a test brings about itself. */
+  expected: [null, { option: true }],
   quiet: [
-    async ({ context }, use) => {
+    async ({ context, expected }, use) => {
       const loud: string[] = [];
       context.on('console', (message) => {
         if (message.type() === 'error') loud.push(message.text());
       });
       context.on('weberror', (error) => loud.push(error.error().message));
       await use();
-      expect(loud, 'errors in the console').toEqual([]);
+      expect(expected ? loud.filter((text) => !expected.test(text)) : loud, 'errors in the console').toEqual([]);
     },
     { auto: true },
   ],

@@ -11,6 +11,7 @@ const codes = [
   [...withTypeScript, 'scripts/bench-choose.ts'],
   [...withTypeScript, 'scripts/bench-sequence.ts'],
   [...withTypeScript, 'scripts/bench-browser.ts'],
+  [...withTypeScript, 'scripts/bench-large.ts'],
   ['scripts/load-size.mjs'],
 ].map((args) => spawnSync(process.execPath, args, { cwd: root, stdio: 'inherit' }).status ?? 1);
 process.exit(Math.max(...codes));

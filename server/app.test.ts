@@ -1,4 +1,4 @@
-import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -46,5 +46,50 @@ describe('server', () => {
 
   it('does not answer a missing asset with the page', async () => {
     expect((await fetch(`${base}/assets/none.js`)).status).toBe(404);
+  });
+
+  it('never gives the page as the raw file, and never lets it be kept', async () => {
+    for (const path of ['/', '/index.html', '/demo/setups']) {
+      const response = await fetch(`${base}${path}`);
+      expect(response.status).toBe(200);
+      expect(response.headers.get('cache-control')).toBe('no-store');
+      const text = await response.text();
+      expect(text).not.toContain('__CSP_NONCE__');
+      expect(response.headers.get('content-security-policy')).toContain(/content="([^"]+)"/.exec(text)![1]!);
+    }
+  });
+
+  it.each(['/none.png', '/robots.txt', '/demo/none.js', '/.env', '/assets/../server/app.ts', '/assets/none.css'])(
+    'a file that is not there is not found: %s',
+    async (path) => {
+      const response = await fetch(`${base}${path}`);
+      expect(response.status).toBe(404);
+      expect(await response.text()).toBe('Not found.\n');
+    },
+  );
+
+  it.each(['/%E0%A4%A', '/assets/%E0%A4%A', '/assets/%00', '/assets/%2e%2e/%2e%2e/package.json'])(
+    'what cannot be read is answered without paths and stacks: %s',
+    async (path) => {
+      const response = await fetch(`${base}${path}`);
+      expect(response.status).toBeGreaterThanOrEqual(400);
+      expect(response.status).toBeLessThan(500);
+      const text = await response.text();
+      expect(text).toMatch(/^(Not found|This request cannot be read)\.\n$/);
+      expect(text).not.toContain(dist);
+    },
+  );
+
+  it('takes nothing in', async () => {
+    expect((await fetch(`${base}/demo`, { method: 'POST', body: 'x' })).status).toBe(404);
+  });
+});
+
+describe('what is shipped', () => {
+  it('has an icon under the name that browsers ask for by themselves', () => {
+    // ICO: reserved 0, type 1 (Microsoft, "Icons", 1995).
+    const icon = readFileSync(new URL('../web/public/favicon.ico', import.meta.url));
+    expect([...icon.subarray(0, 4)]).toEqual([0, 0, 1, 0]);
+    expect(icon.length).toBeLessThan(8000);
   });
 });

@@ -2,15 +2,27 @@ import { randomBytes } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 
 /** Place in index.html that gets the nonce of the response; the page hands it to the style elements that Radix adds. */
 const NONCE_MARK = '__CSP_NONCE__';
 
+/** Says what went wrong by its number only: no path and no stack leaves the machine. */
+const failed: ErrorRequestHandler = (error: { status?: number }, _request, response, next) => {
+  if (response.headersSent) return next(error);
+  const status = error.status !== undefined && error.status >= 400 && error.status < 600 ? error.status : 500;
+  response
+    .status(status)
+    .type('text')
+    .send(
+      status === 404 ? 'Not found.\n' : status < 500 ? 'This request cannot be read.\n' : 'Something went wrong.\n',
+    );
+};
+
 /**
  * Serves the built app from `dist`: strict content security policy with a nonce per page, compression, and cache headers (hashed assets
- * for a year, the page never). Every path that is no file gets the page, so that deep links survive a reload.
+ * for a year, the page never). Every path of the app gets the page, so that deep links survive a reload; a file that is not there is not found.
  */
 export function createApp(dist: string): Express {
   const page = readFileSync(join(dist, 'index.html'), 'utf8');
@@ -42,11 +54,19 @@ export function createApp(dist: string): Express {
       referrerPolicy: { policy: 'no-referrer' },
     })(_request, response, next);
   });
-  app.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
-  app.use(express.static(dist, { index: false, maxAge: '1h' }));
-  app.get('/{*path}', (_request, response) => {
+  const sendPage: RequestHandler = (_request, response) => {
     response.setHeader('Cache-Control', 'no-store');
     response.type('html').send(page.replaceAll(NONCE_MARK, String(response.locals.nonce)));
-  });
+  };
+  // Never as the file, whose nonce is not filled in.
+  app.get('/index.html', sendPage);
+  app.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+  app.use(express.static(dist, { index: false, maxAge: '1h' }));
+  // Addresses of the app have no dot; what has one is a file, and was not found.
+  app.get('/{*path}', (request, response, next) =>
+    request.path.includes('.') ? next() : void sendPage(request, response, next),
+  );
+  app.use((_request, response) => void response.status(404).type('text').send('Not found.\n'));
+  app.use(failed);
   return app;
 }

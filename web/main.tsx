@@ -2,11 +2,14 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { setNonce } from 'get-nonce';
 import { App } from './app/App';
+import { warnWhenUnsaved } from './app/session';
 import './styles.css';
 
 // Radix adds style elements of its own; with the nonce of this page they pass the content security policy.
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content;
 if (nonce) setNonce(nonce);
+
+warnWhenUnsaved();
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

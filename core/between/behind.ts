@@ -1,4 +1,4 @@
-import { finding, type Finding } from '../finding/index.ts';
+import { finding, type Finding, literal } from '../finding/index.ts';
 import { about, between, type Judge } from '../parts/index.ts';
 
 /** Somebody who holds the rope from below, and stops the device by pulling. */
@@ -20,7 +20,7 @@ export const heldBelowJudge: Judge = {
         code: 'rig.held-below',
         severity: 'mind',
         subject: [end.id],
-        says: `${person.item.name} holds you from below only while looking, and out of falling rock.`,
+        says: `${literal(person.item.name)} holds you from below only while looking, and out of falling rock.`,
         because:
           'A pull at the rope stops the device; it comes late when nobody looks, over an edge, or with much rope between.',
         remedy: 'Agree on where to stand, on the call, and that the hands never leave the rope.',

@@ -11,7 +11,7 @@ import {
   withOwnTests,
   type WayReport,
 } from '../connector/index.ts';
-import { about as named, finding, SEVERITIES, type Finding, type Ref } from '../finding/index.ts';
+import { about as named, finding, SEVERITIES, type Finding, type Ref, literal } from '../finding/index.ts';
 import { diameterOf } from '../gear/index.ts';
 import { between, connectorAt, devices, fits, namesAt, type Context, type Judge } from '../parts/index.ts';
 import { besideConnector, deviceOf, linesOf, mainConnector, ropeSlots, type Attachment } from '../rig/index.ts';
@@ -130,7 +130,7 @@ function unsaid(a: Attachment, ctx: Context, best: WayReport): Finding[] {
       code: 'connector.way-unsaid',
       severity: 'untested',
       subject: [id, a.end.id],
-      says: `It is not said how ${item!.name} is clipped into ${device.name}.`,
+      says: `It is not said how ${literal(item!.name)} is clipped into ${literal(device.name)}.`,
       because: sides
         ? `Judged was the best way (${wayName(best.way, item!, device)}); another one is worse.`
         : 'Which end sits in the device was not looked at.',

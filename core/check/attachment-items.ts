@@ -1,3 +1,4 @@
+import { literal } from '../finding/index.ts';
 import { HITCHES } from '../friction/index.ts';
 import type { Context } from '../parts/index.ts';
 import {
@@ -63,7 +64,7 @@ function strands(ctx: Context, a: Attachment): CheckItem {
       ...shared,
       look: 'Each strand in its own slot, both bights on the connector, brake strands on the brake side.',
       touch: 'Run a finger along each strand, in and out.',
-      question: `How many strands go through the device and around ${connector}?`,
+      question: `How many strands go through the device and around ${literal(connector)}?`,
       expected: 'Two through the device, two around the connector',
       others: ['Two through the device, one around the connector', 'One through the device'],
     });
@@ -144,7 +145,7 @@ function twoRopes(ctx: Context, a: Attachment): CheckItem[] {
       id: idOf(ctx, 'two-ropes', a),
       part: linesOf(ctx.index, a.end)[0]!.id,
       title: 'Two ropes',
-      look: `${x.item.name} and ${y.item.name}, one in each slot.`,
+      look: `${literal(x.item.name)} and ${literal(y.item.name)}, one in each slot.`,
       touch: 'Pull each brake strand a little.',
       question: 'Which ropes are in the device?',
       expected: 'One strand of each rope',

@@ -4,7 +4,7 @@ import { SOURCE_IDS } from '../sources/index.ts';
 
 /**
  * One thing to look at and touch before use. It is closed by saying what was seen: `expected` is what this set-up asks for,
- * `others` are what else could be there. Texts are templates over `numbers`, as in a finding.
+ * `others` are what else could be there. Texts are templates over `numbers`, as in a finding; only `title` is plain.
  */
 export const checkItemSchema = z.strictObject({
   id: z.string(),

@@ -1,3 +1,4 @@
+import { literal } from '../finding/index.ts';
 import type { Context } from '../parts/index.ts';
 import { belaysFromHarness, hangingBy, type Attachment } from '../rig/index.ts';
 import { threshold } from '../sources/index.ts';
@@ -51,7 +52,7 @@ function holdPerson(ctx: Context, a: Attachment): CheckItem {
     part: a.end.id,
     kind: 'function-test',
     title: 'Take the weight',
-    look: `${person ? nameOf(person) : 'The person'} still stands, or hangs on something else.`,
+    look: `${person ? literal(nameOf(person)) : 'The person'} still stands, or hangs on something else.`,
     touch: 'Take all slack in, brake hand on, and let the person lean back with full weight.',
     question: 'What did the rope do in the device?',
     expected: 'It held; the brake hand did not slip',

@@ -1,4 +1,4 @@
-import { finding, type Finding, type Ref } from '../finding/index.ts';
+import { finding, type Finding, type Ref, literal } from '../finding/index.ts';
 import type { Connector } from '../gear/index.ts';
 
 export type GateState = 'locked' | 'closed' | 'open' | 'unknown';
@@ -33,7 +33,7 @@ export function gateFindings(input: GateInput): Finding[] {
       code: 'connector.gate-locked',
       severity: 'clear',
       subject: [input.part],
-      says: `The gate of ${input.connector.name} is locked and out of the way.`,
+      says: `The gate of ${literal(input.connector.name)} is locked and out of the way.`,
       because: 'As entered: locked, and turned so that rope and rock do not run over it.',
       remedy: 'Press it open by hand at the check: it must not give.',
     }),
@@ -47,7 +47,7 @@ function lock({ connector, part, carries }: GateInput): Finding[] {
         code: 'connector.lock-unknown',
         severity: 'untested',
         subject: [part],
-        says: `It is not known how the gate of ${connector.name} locks.`,
+        says: `It is not known how the gate of ${literal(connector.name)} locks.`,
         because: 'A gate without a lock opens when it is pressed against rock or rope.',
         remedy: 'Enter the kind of gate in the locker.',
       }),
@@ -59,7 +59,7 @@ function lock({ connector, part, carries }: GateInput): Finding[] {
       code: 'connector.not-locking',
       severity: carries ? 'stop' : 'mind',
       subject: [part],
-      says: `${connector.name} has no lock.`,
+      says: `${literal(connector.name)} has no lock.`,
       because: carries
         ? 'The person hangs on this connector alone.'
         : 'The hitch can unclip itself from a gate without a lock.',
@@ -75,7 +75,7 @@ function state({ connector, part, gate, carries }: GateInput): Finding[] {
         code: 'connector.gate-unknown',
         severity: 'untested',
         subject: [part],
-        says: `It is not said whether the gate of ${connector.name} is locked.`,
+        says: `It is not said whether the gate of ${literal(connector.name)} is locked.`,
         because:
           'Most connectors lose well over half their strength with the gate open, and what they hold can slip out.',
         remedy: 'Look, press, and enter it.',
@@ -91,8 +91,8 @@ function state({ connector, part, gate, carries }: GateInput): Finding[] {
       subject: [part],
       says:
         gate === 'open'
-          ? `The gate of ${connector.name} is open.`
-          : `The gate of ${connector.name} is closed but not locked.`,
+          ? `The gate of ${literal(connector.name)} is open.`
+          : `The gate of ${literal(connector.name)} is closed but not locked.`,
       because:
         'Most connectors lose well over half their strength with the gate open, and what they hold can slip out.',
       remedy: 'Close and lock it, then press it to see that it stays.',
@@ -108,7 +108,7 @@ function facing({ connector, part, facing: direction }: GateInput): Finding[] {
         code: 'connector.gate-unknown',
         severity: 'untested',
         subject: [part],
-        says: `It is not said where the gate of ${connector.name} faces.`,
+        says: `It is not said where the gate of ${literal(connector.name)} faces.`,
         because: 'Running rope or rock can work a gate open.',
         remedy: 'Turn it away from the brake strands and the rock, and enter it.',
       }),
@@ -123,8 +123,8 @@ function facing({ connector, part, facing: direction }: GateInput): Finding[] {
       subject: [part],
       says:
         direction === 'rope'
-          ? `The brake strands run over the gate of ${connector.name}.`
-          : `The gate of ${connector.name} faces the rock.`,
+          ? `The brake strands run over the gate of ${literal(connector.name)}.`
+          : `The gate of ${literal(connector.name)} faces the rock.`,
       because: opens,
       remedy: 'Turn the connector so that the gate is away from the brake strands and the rock.',
     }),

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { finding, overall, worstFirst, type Finding } from '../finding/index.ts';
+import { finding, overall, worstFirst, type Finding, literal } from '../finding/index.ts';
 import { choice, idSchema, instantSchema, note } from '../gear/index.ts';
 import { gateGoneSeverity } from './way-clipping.ts';
 import { wayKey, waySchema, type Way } from './way.ts';
@@ -55,7 +55,7 @@ export function withOwnTests(input: WayInput, report: WayReport, tests: readonly
         code: 'connector.own-test-bad',
         severity,
         subject: ['deviceConnector', 'device'],
-        says: `When you tried ${connector.name} in ${device.name} this way, ${BAD[result]}.`,
+        says: `When you tried ${literal(connector.name)} in ${literal(device.name)} this way, ${BAD[result]}.`,
         because: times === 1 ? 'Your own test, once.' : `Your own tests, ${times} times.`,
         remedy: 'Take another way or another connector.',
       }),
@@ -67,7 +67,7 @@ export function withOwnTests(input: WayInput, report: WayReport, tests: readonly
         code: 'connector.own-test-worked',
         severity: 'clear',
         subject: ['deviceConnector', 'device'],
-        says: `When you tried ${connector.name} in ${device.name} this way, it worked.`,
+        says: `When you tried ${literal(connector.name)} in ${literal(device.name)} this way, it worked.`,
         because: 'Your own test. It takes nothing away from what was computed.',
       }),
     );

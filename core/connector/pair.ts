@@ -1,4 +1,4 @@
-import { finding, type Finding } from '../finding/index.ts';
+import { finding, type Finding, literal } from '../finding/index.ts';
 import type { Connector, Device } from '../gear/index.ts';
 import { exactly } from '../units/index.ts';
 import { seatKind } from './way.ts';
@@ -27,8 +27,8 @@ export function pairFindings({ connectors: [a, b], device, opposed, reversed }: 
           severity: missing ? 'untested' : 'stop',
           subject,
           says: missing
-            ? `It is not known whether two connectors have room in ${device.name}.`
-            : `Two connectors have no room side by side in ${device.name}.`,
+            ? `It is not known whether two connectors have room in ${literal(device.name)}.`
+            : `Two connectors have no room side by side in ${literal(device.name)}.`,
           because: missing ? 'Hole or stock is not measured.' : 'Both stocks are {need} together, the hole is {hole}.',
           remedy: missing
             ? 'Measure them and enter it in the locker.'

@@ -1,4 +1,4 @@
-import { finding, type Finding, type FindingNumber, type Ref, type Severity } from '../finding/index.ts';
+import { finding, type Finding, type FindingNumber, type Ref, type Severity, literal } from '../finding/index.ts';
 import type { Connector } from '../gear/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly, STANDARD_GRAVITY_M_PER_S2 } from '../units/index.ts';
@@ -33,7 +33,7 @@ export function endFinding(
       severity: 'untested',
       subject: [part],
       because,
-      says: `It is not said which end of ${connector.name} the rope runs over.`,
+      says: `It is not said which end of ${literal(connector.name)} the rope runs over.`,
       remedy: 'Look, turn it if needed, and enter it.',
     });
   }
@@ -43,7 +43,7 @@ export function endFinding(
       severity: 'mind',
       subject: [part],
       because,
-      says: `The rope runs over the narrow end of ${connector.name}.`,
+      says: `The rope runs over the narrow end of ${literal(connector.name)}.`,
       remedy: 'Turn the connector round: broad end to the rope, narrow end to the sling.',
     });
   }
@@ -54,8 +54,8 @@ export function endFinding(
     because,
     says:
       connector.shape === 'oval'
-        ? `Both ends of ${connector.name} are alike.`
-        : `The rope runs over the broad end of ${connector.name}.`,
+        ? `Both ends of ${literal(connector.name)} are alike.`
+        : `The rope runs over the broad end of ${literal(connector.name)}.`,
   });
 }
 
@@ -69,7 +69,7 @@ export function roomFindings(connector: Connector, part: Ref, strandsMm: readonl
       code: 'connector.strands-crowded',
       severity: 'mind',
       subject: [part],
-      says: `Two strands crowd on ${connector.name}.`,
+      says: `Two strands crowd on ${literal(connector.name)}.`,
       because: 'It is {width} wide inside; the strands ask for {need}.',
       remedy: 'Take a connector with a broader end.',
       numbers: [
@@ -120,7 +120,7 @@ export function strengthFinding(connector: Connector, part: Ref, massKg: number)
       severity,
       subject: [part],
       numbers,
-      says: `${connector.name} has little strength left in its worst position.`,
+      says: `${literal(connector.name)} has little strength left in its worst position.`,
       because: `${weakest.label}: {${weakest.key}}; load with a jerk {load}.`,
       remedy: 'Take a stronger connector, or one that is held from turning.',
     });
@@ -131,7 +131,7 @@ export function strengthFinding(connector: Connector, part: Ref, massKg: number)
       severity: 'untested',
       subject: [part],
       numbers,
-      says: `Not every strength of ${connector.name} is entered.`,
+      says: `Not every strength of ${literal(connector.name)} is entered.`,
       because: `Missing: ${missing.map((way) => way.label.toLowerCase()).join(', ')}.`,
       remedy: 'Read the marks on the spine and enter them.',
     });
@@ -140,7 +140,7 @@ export function strengthFinding(connector: Connector, part: Ref, massKg: number)
     code: 'connector.strength',
     severity: 'clear',
     subject: [part],
-    says: `${connector.name} is strong enough even ${canCross ? 'across' : 'with its gate open'}.`,
+    says: `${literal(connector.name)} is strong enough even ${canCross ? 'across' : 'with its gate open'}.`,
     because: `Weakest: ${weakest!.label.toLowerCase()} {${weakest!.key}}, {ratio} the load with a jerk ({load}).`,
     remedy: canCross ? 'Nothing keeps it from settling across: look along its axis before you load it.' : '',
     numbers: [

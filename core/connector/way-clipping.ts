@@ -1,4 +1,4 @@
-import { finding, type Finding, type FindingNumber, type Severity } from '../finding/index.ts';
+import { finding, type Finding, type FindingNumber, type Severity, literal } from '../finding/index.ts';
 import { traitsOf, type Connector } from '../gear/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly, type Interval } from '../units/index.ts';
@@ -66,8 +66,8 @@ function kind({ connector, device }: WayInput): Finding[] {
         code: 'connector.kind-forbidden',
         severity: 'stop',
         subject: SUBJECT,
-        says: `${device.name} is not to be used with this shape of connector.`,
-        because: `Its maker forbids it, as entered; ${connector.name} has that shape.`,
+        says: `${literal(device.name)} is not to be used with this shape of connector.`,
+        because: `Its maker forbids it, as entered; ${literal(connector.name)} has that shape.`,
         remedy: 'Take a connector of another shape.',
       }),
     ];
@@ -79,7 +79,7 @@ function kind({ connector, device }: WayInput): Finding[] {
       code: 'connector.kind-not-wanted',
       severity: 'mind',
       subject: SUBJECT,
-      says: `${device.name} wants another shape of connector than ${connector.name}.`,
+      says: `${literal(device.name)} wants another shape of connector than ${literal(connector.name)}.`,
       because:
         device.connectorWanted === 'unknown'
           ? 'A Munter hitch needs room to flip, as in a pear-shaped connector.'
@@ -110,7 +110,7 @@ function unknown({ connector, device }: WayInput, missing: readonly string[]): F
     code: 'connector.geometry-unknown',
     severity: 'untested',
     subject: SUBJECT,
-    says: `How ${connector.name} sits in ${device.name} is not computed.`,
+    says: `How ${literal(connector.name)} sits in ${literal(device.name)} is not computed.`,
     because: `Not measured: ${missing.join(', ')}.`,
     remedy:
       'Measure it with a caliper and enter it in the locker, or try the pair on the ground and enter what happened.',
@@ -124,7 +124,7 @@ function entry({ device }: WayInput, way: Way): Finding[] {
       code: 'connector.entry-side',
       severity: 'stop',
       subject: SUBJECT,
-      says: `${device.name} takes its connector from the ${device.entry} only.`,
+      says: `${literal(device.name)} takes its connector from the ${device.entry} only.`,
       because: 'So its maker says, as entered.',
       remedy: `Clip it from the ${device.entry}.`,
     }),
@@ -161,7 +161,7 @@ function through(
             code: 'connector.gate-too-narrow',
             severity: 'stop',
             subject: SUBJECT,
-            says: `A plate of ${device.name} does not pass the gate of ${connector.name}.`,
+            says: `A plate of ${literal(device.name)} does not pass the gate of ${literal(connector.name)}.`,
             because: 'The gate opens by {opening}, the plate is {plate} thick.',
             remedy: 'Take a connector whose gate opens wider.',
             numbers: [mm('opening', 'Gate opens by', opening), mm('plate', 'One plate', plateMm)],
@@ -176,7 +176,7 @@ function through(
         code: 'connector.does-not-pass',
         severity: 'stop',
         subject: SUBJECT,
-        says: `This end of ${connector.name} does not sit in ${device.name}.`,
+        says: `This end of ${literal(connector.name)} does not sit in ${literal(device.name)}.`,
         because,
         remedy: 'Turn it round if the other end passes, or take a connector of thinner stock.',
         numbers,
@@ -190,7 +190,7 @@ function through(
         code: 'connector.barely-passes',
         severity: 'mind',
         subject: SUBJECT,
-        says: `${connector.name} barely passes ${device.name}, and may jam in it.`,
+        says: `${literal(connector.name)} barely passes ${literal(device.name)}, and may jam in it.`,
         because,
         remedy: 'Try it on the ground and enter what happened.',
         numbers,
@@ -205,7 +205,7 @@ function through(
         code: 'connector.stock-wedges',
         severity: must ? 'mind' : 'clear',
         subject: SUBJECT,
-        says: `${connector.name} is tight in the hole of ${device.name}${must ? ', which must turn on it' : ''}.`,
+        says: `${literal(connector.name)} is tight in the hole of ${literal(device.name)}${must ? ', which must turn on it' : ''}.`,
         because,
         remedy: must ? 'Take thinner stock, or a wider end.' : '',
         numbers,
@@ -218,7 +218,7 @@ function through(
       code: 'connector.way-free',
       severity: 'clear',
       subject: SUBJECT,
-      says: `${connector.name} passes ${device.name} and turns in it.`,
+      says: `${literal(connector.name)} passes ${literal(device.name)} and turns in it.`,
       because,
       remedy: 'Look along its axis before you load it.',
       numbers,
@@ -239,7 +239,7 @@ function betweenPlates({ connector, device, load }: WayInput, stockMm: number | 
       // A device that must turn to hold does not hold when it cannot: where nobody tends it that is not left to chance.
       severity: must && !load.tended ? 'stop' : 'mind',
       subject: SUBJECT,
-      says: `The stock of ${connector.name} can wedge between the plates of ${device.name}.`,
+      says: `The stock of ${literal(connector.name)} can wedge between the plates of ${literal(device.name)}.`,
       because: `The gap is {gap}, the stock {stock}: close enough to jam${must ? ', and this device must turn to hold' : ''}.`,
       remedy: 'Take stock clearly thinner or thicker than the gap.',
       numbers: [mm('gap', 'Gap between the plates', gapMm), mm('stock', 'Stock at this end', stockMm)],
@@ -270,7 +270,7 @@ function sleeve(input: WayInput, sleeveFromMm: number | null, loadKn: Interval):
         code: 'connector.sleeve-enters',
         severity: gateGoneSeverity(input, loadKn),
         subject: SUBJECT,
-        says: `The sleeve of ${connector.name} can come ${into.what} of ${device.name}.`,
+        says: `The sleeve of ${literal(connector.name)} can come ${into.what} of ${literal(device.name)}.`,
         because: `Sleeve {sleeve}, opening {opening}; it begins {from} from this end and the device covers {cover}. The gate is then loaded like a lever, and its strength is not known. ${leftText(input)}`,
         remedy: 'Turn the connector round, or take one whose sleeve is thicker than the opening.',
         numbers: [
@@ -309,7 +309,7 @@ function gate(input: WayInput, way: Way, loadKn: Interval): Finding[] {
         code: 'connector.gate-unlocked',
         severity: 'stop',
         subject: ['deviceConnector'],
-        says: `${connector.name} has no lock.`,
+        says: `${literal(connector.name)} has no lock.`,
         because: 'A person hangs on this connector alone.',
         remedy: 'Take a locking connector.',
       }),
@@ -321,7 +321,7 @@ function gate(input: WayInput, way: Way, loadKn: Interval): Finding[] {
         code: 'connector.lock-unknown',
         severity: 'untested',
         subject: ['deviceConnector'],
-        says: `It is not known how the gate of ${connector.name} locks.`,
+        says: `It is not known how the gate of ${literal(connector.name)} locks.`,
         because: OPENED_BY.unknown!,
         remedy: 'Enter the kind of gate in the locker.',
       }),
@@ -334,7 +334,7 @@ function gate(input: WayInput, way: Way, loadKn: Interval): Finding[] {
         code: 'connector.rope-unscrews',
         severity: gateGoneSeverity(input, loadKn),
         subject: SUBJECT,
-        says: `The brake strand can run over the gate of ${connector.name}.`,
+        says: `The brake strand can run over the gate of ${literal(connector.name)}.`,
         because: `${opens} ${leftText(input)}`,
         remedy: 'Turn the gate to the other side.',
         numbers: gateNumbers(input, loadKn),
@@ -347,8 +347,8 @@ function gate(input: WayInput, way: Way, loadKn: Interval): Finding[] {
         code: 'connector.shakes-open',
         severity: 'mind',
         subject: ['deviceConnector'],
-        says: `The screw sleeve of ${connector.name} can shake open while nobody looks at it.`,
-        because: `During this job ${device.name} moves along with you and no hand stays on it.`,
+        says: `The screw sleeve of ${literal(connector.name)} can shake open while nobody looks at it.`,
+        because: `During this job ${literal(device.name)} moves along with you and no hand stays on it.`,
         remedy: 'Take a gate that locks by itself, or look at the sleeve at every stop.',
       }),
     ];

@@ -1,4 +1,4 @@
-import { finding, type Finding, type FindingNumber, type Severity } from '../finding/index.ts';
+import { finding, type Finding, type FindingNumber, type Severity, literal } from '../finding/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly, interval, type Interval } from '../units/index.ts';
 import { endMeasures, seatThicknessMm } from './clearance.ts';
@@ -29,7 +29,7 @@ function along({ connector, device }: WayInput, way: Way, loadKn: Interval): Fin
         code: 'connector.strength-unknown',
         severity: 'untested',
         subject: ['deviceConnector'],
-        says: `The strength of ${connector.name} is not entered.`,
+        says: `The strength of ${literal(connector.name)} is not entered.`,
         because: 'The load of this job is {load~}.',
         remedy: 'Read the marks on the spine and enter them.',
         numbers: [kn('load', 'Load of this job', loadKn)],
@@ -47,7 +47,7 @@ function along({ connector, device }: WayInput, way: Way, loadKn: Interval): Fin
         code: 'connector.load-off-spine',
         severity: open === null ? 'untested' : byMargin(left.best / loadKn.best),
         subject: SUBJECT,
-        says: `${device.name} is wide and holds the load off the spine of ${connector.name}.`,
+        says: `${literal(device.name)} is wide and holds the load off the spine of ${literal(connector.name)}.`,
         because: `It is {wide} wide in an end of {inside}. ${open === null ? 'The gate-open strength is not entered, so what is left is not known.' : 'By the estimate {left~} is left of {major}; the load of this job is {load~}.'}`,
         remedy:
           open === null
@@ -71,8 +71,8 @@ function along({ connector, device }: WayInput, way: Way, loadKn: Interval): Fin
       subject: ['deviceConnector'],
       says:
         margin < threshold('strengthMarginMind')
-          ? `${connector.name} has little strength left for this job.`
-          : `${connector.name} is strong enough along its axis.`,
+          ? `${literal(connector.name)} has little strength left for this job.`
+          : `${literal(connector.name)} is strong enough along its axis.`,
       because: 'Along the spine {major}; the load of this job is {load~}.',
       remedy: margin < threshold('strengthMarginMind') ? 'Take a stronger connector.' : '',
       numbers: [kn('major', 'Strength along', exactly(major)), kn('load', 'Load of this job', loadKn)],
@@ -91,7 +91,7 @@ function across({ connector, device, load }: WayInput, loadKn: Interval): Findin
         code: 'connector.settles-across',
         severity: 'untested',
         subject: SUBJECT,
-        says: `${connector.name} can settle across, and its strength across is not entered.`,
+        says: `${literal(connector.name)} can settle across, and its strength across is not entered.`,
         because: 'Nothing holds it from turning. The load of this job is {load~}.',
         remedy: 'Read the marks on the spine and enter them, or take one with a keeper.',
         numbers: [kn('load', 'Load of this job', loadKn)],
@@ -107,8 +107,8 @@ function across({ connector, device, load }: WayInput, loadKn: Interval): Findin
       subject: SUBJECT,
       says:
         severity === 'clear'
-          ? `${connector.name} can settle across ${device.name}; it still holds this job.`
-          : `${connector.name} can settle across ${device.name}, where little strength is left.`,
+          ? `${literal(connector.name)} can settle across ${literal(device.name)}; it still holds this job.`
+          : `${literal(connector.name)} can settle across ${literal(device.name)}, where little strength is left.`,
       because: 'Nothing holds it from turning. Across it holds {minor}; the load of this job is {load~}.',
       remedy:
         severity === 'clear'

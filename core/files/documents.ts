@@ -9,13 +9,18 @@ export const FORMAT = 'zevrin';
 /** Version of the files that are written. Every older one is still read. */
 export const VERSION = 4;
 
-const unique = (list: readonly { id: string }[], ctx: z.RefinementCtx, path: string) => {
-  const seen = new Set<string>();
-  list.forEach(({ id }, i) => {
-    if (seen.has(id)) ctx.addIssue({ code: 'custom', path: [path, i, 'id'], message: `the id "${id}" stands twice` });
-    seen.add(id);
+/** Ids that stand twice in one collection, by their paths. */
+export const duplicateIds = (
+  workspace: Readonly<Record<string, readonly { readonly id: string }[]>>,
+): { path: PropertyKey[]; message: string }[] =>
+  Object.entries(workspace).flatMap(([collection, list]) => {
+    const seen = new Set<string>();
+    return list.flatMap(({ id }, i) => {
+      if (seen.has(id)) return [{ path: [collection, i, 'id'], message: `the id "${id}" stands twice` }];
+      seen.add(id);
+      return [];
+    });
   });
-};
 
 /** Everything a person has in Zevrin. */
 export const workspaceSchema = z
@@ -29,7 +34,7 @@ export const workspaceSchema = z
     sequences: z.array(sequenceSchema),
   })
   .superRefine((workspace, ctx) => {
-    for (const [path, list] of Object.entries(workspace)) unique(list, ctx, path);
+    for (const issue of duplicateIds(workspace)) ctx.addIssue({ code: 'custom', ...issue });
   });
 export type Workspace = z.infer<typeof workspaceSchema>;
 export type Collection = keyof Workspace;
@@ -60,3 +65,19 @@ export const documentSchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...head, kind: z.literal('sequence'), sequence: sequenceSchema }),
 ]);
 export type Document = z.infer<typeof documentSchema>;
+
+const anything = z.array(z.unknown());
+/** A workspace by its outside only: which collections it has, and that they are lists. */
+export const shellSchema = z.strictObject({
+  ...head,
+  kind: z.literal('workspace'),
+  workspace: z.strictObject({
+    items: anything,
+    people: anything,
+    setups: anything,
+    checks: anything,
+    uses: anything,
+    wayTests: anything,
+    sequences: anything,
+  } satisfies Record<Collection, unknown>),
+});

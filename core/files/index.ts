@@ -12,6 +12,7 @@ export {
 export { migrator, type Migration } from './migrate.ts';
 export { entryFrom1To2, entryFrom3To4, MIGRATIONS } from './migrations.ts';
 export { choice4, setup4, setupsWithChoices } from './to-v4.ts';
-export { readDocument, type FileIssue, type FileResult } from './read.ts';
+export type { FileIssue } from './issue.ts';
+export { readDocument, type FileResult } from './read.ts';
 export { writeSequence, writeSetup, writeWorkspace } from './write.ts';
 export { setupJsonSchema } from './schema.ts';

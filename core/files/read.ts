@@ -1,17 +1,14 @@
 import type { z } from 'zod';
 import { sequenceIssues, type Sequence } from '../sequence/index.ts';
-import { documentSchema, FORMAT, VERSION, type Document } from './documents.ts';
+import { outOfBounds, LONGEST_TEXT } from './bounds.ts';
+import { FORMAT, VERSION, type Document } from './documents.ts';
+import { pathText, type FileIssue } from './issue.ts';
 import { migrator } from './migrate.ts';
 import { MIGRATIONS } from './migrations.ts';
+import { MOST_ISSUES, parseDocument } from './parse.ts';
+import { plainMessage } from './plain.ts';
 import { choice3Schema } from './v3/choice.ts';
 import { setup3Schema } from './v3/setup.ts';
-
-/** What is wrong in a file, and exactly where. `path` reads like `workspace.items[3].lengthM`, '' for the whole file. */
-export interface FileIssue {
-  readonly path: string;
-  readonly read: string;
-  readonly message: string;
-}
 
 export type FileResult<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly issues: readonly FileIssue[] };
@@ -48,12 +45,6 @@ function issuesOf3(document: Record<string, unknown>): z.ZodError['issues'] {
   ];
 }
 
-const pathText = (path: readonly PropertyKey[]): string =>
-  path.reduce<string>(
-    (text, key) => (typeof key === 'number' ? `${text}[${key}]` : text ? `${text}.${String(key)}` : String(key)),
-    '',
-  );
-
 function readAt(root: unknown, path: readonly PropertyKey[]): string {
   let value: unknown = root;
   for (const key of path)
@@ -66,13 +57,6 @@ const fail = (path: string, read: string, message: string): FileResult<never> =>
   ok: false,
   issues: [{ path, read, message }],
 });
-
-function fromZod(error: z.ZodError, root: unknown): FileResult<never> {
-  return {
-    ok: false,
-    issues: error.issues.map((issue) => issueOf(issue, root)),
-  };
-}
 
 const issueOf = (issue: Pick<z.ZodError['issues'][number], 'path' | 'message'>, root: unknown): FileIssue => ({
   path: pathText(issue.path),
@@ -87,11 +71,48 @@ function ordersOf(document: Document): [PropertyKey[], Sequence][] {
   return document.workspace.sequences.map((sequence, i) => [['workspace', 'sequences', i], sequence]);
 }
 
+/** What each version could hold, and which collections: more than that was not written by it. */
+const KNEW: Readonly<Record<number, { readonly kinds: readonly string[]; readonly collections: readonly string[] }>> = {
+  1: { kinds: ['workspace', 'setup'], collections: ['items', 'people', 'setups', 'checks', 'uses'] },
+  2: {
+    kinds: ['workspace', 'setup', 'choice'],
+    collections: ['items', 'people', 'setups', 'checks', 'uses', 'choices', 'wayTests'],
+  },
+  3: {
+    kinds: ['workspace', 'setup', 'choice', 'sequence'],
+    collections: ['items', 'people', 'setups', 'checks', 'uses', 'choices', 'wayTests', 'sequences'],
+  },
+};
+
+/** A file that says an older version than it was written by: bringing it up would drop what that version did not know. */
+function mislabelled(document: Readonly<Record<string, unknown>>, version: number): FileResult<never> | null {
+  const knew = KNEW[version];
+  if (!knew) return null;
+  const { kind, workspace } = document;
+  if (typeof kind === 'string' && !knew.kinds.includes(kind))
+    return fail('kind', JSON.stringify(kind), `Version ${version} has no such file: its version is not what it says.`);
+  if (workspace === null || typeof workspace !== 'object') return null;
+  const stray = Object.keys(workspace).find((key) => !knew.collections.includes(key));
+  return stray === undefined
+    ? null
+    : fail(
+        pathText(['workspace', stray]),
+        readAt(document, ['workspace', stray]),
+        `Version ${version} has no such list: the version of the file is not what it says.`,
+      );
+}
+
 /**
  * Reads a `*.zevrin.json` file whole or not at all. Older versions are migrated; a newer one is refused with the version found and
  * the one supported. Never throws.
+ *
+ * @param onEntry hears how many entries of a workspace are checked.
  */
-export function readDocument(text: string): FileResult<Document> {
+export function readDocument(written: string, onEntry?: (done: number) => void): FileResult<Document> {
+  // Some editors put a byte order mark before a text.
+  const text = written.replace(/^\uFEFF/, '');
+  if (text.length > LONGEST_TEXT)
+    return fail('', `${text.length} characters`, `A Zevrin file has at most ${LONGEST_TEXT} characters.`);
   let root: unknown;
   try {
     root = JSON.parse(text);
@@ -115,13 +136,21 @@ export function readDocument(text: string): FileResult<Document> {
       `This file was written by a newer Zevrin (version ${version}); this one reads up to version ${VERSION}. The file was not changed.`,
     );
   }
+  const large = outOfBounds(root);
+  if (large) return { ok: false, issues: [large] };
+  const stray = mislabelled(document, version);
+  if (stray) return stray;
   const third = version <= 3 ? toVersion3(document, version) : null;
   const old = third ? issuesOf3(third) : [];
-  if (old.length > 0) return { ok: false, issues: old.map((issue) => issueOf(issue, third)) };
+  if (old.length > 0)
+    return {
+      ok: false,
+      issues: old.slice(0, MOST_ISSUES).map((issue) => issueOf({ ...issue, message: plainMessage(issue) }, third)),
+    };
   const current = third ? migrate(third, 3) : migrate(document, version);
-  const parsed = documentSchema.safeParse(current);
-  if (!parsed.success) return fromZod(parsed.error, current);
-  const issues = ordersOf(parsed.data).flatMap(([path, sequence]) =>
+  const parsed = parseDocument(current, onEntry);
+  if (!parsed.ok) return { ok: false, issues: parsed.issues.map((issue) => issueOf(issue, current)) };
+  const issues = ordersOf(parsed.document).flatMap(([path, sequence]) =>
     sequenceIssues(sequence).map((issue) => ({ ...issue, path: [...path, ...issue.path] })),
   );
   if (issues.length > 0) {
@@ -130,5 +159,5 @@ export function readDocument(text: string): FileResult<Document> {
       issues: issues.map(({ path, message }) => ({ path: pathText(path), read: readAt(current, path), message })),
     };
   }
-  return { ok: true, value: parsed.data };
+  return { ok: true, value: parsed.document };
 }

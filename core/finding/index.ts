@@ -17,4 +17,14 @@ export {
   type Ref,
   type Severity,
 } from './finding.ts';
-export { fillTemplate, renderFinding, type RenderedFinding, type RenderedNumber } from './render.ts';
+export {
+  fillTemplate,
+  literal,
+  quoted,
+  renderFinding,
+  renderSentence,
+  sentence,
+  type RenderedFinding,
+  type RenderedNumber,
+  type Sentence,
+} from './render.ts';

@@ -14,15 +14,43 @@ export interface RenderedFinding {
   readonly numbers: readonly RenderedNumber[];
 }
 
-/** Fills `{key}` with the best value and `{key~}` with the value and its interval. An unknown key is a programmer's mistake. */
+/** Text of a user, a name above all, as it goes into a template: it stands there as it was typed, braces included. */
+export const literal = (text: string): string => text.replaceAll('{', '{{');
+
+/**
+ * Fills `{key}` with the best value and `{key~}` with the value and its interval; `{{` is one brace. A key without a number stays as it is:
+ * records written before names were quoted hold such texts. A test sees that no rule leaves one.
+ */
 export function fillTemplate(template: string, numbers: readonly FindingNumber[], system: UnitSystem): string {
-  return template.replace(/\{(\w+)(~?)\}/g, (_, key: string, withInterval: string) => {
+  return template.replace(/\{\{|\{(\w+)(~?)\}/g, (found: string, key: string | undefined, withInterval: string) => {
+    if (key === undefined) return '{';
     const number = numbers.find((n) => n.key === key);
-    if (!number) throw new Error(`finding text names {${key}}, which is not among its numbers`);
+    if (!number) return found;
     return withInterval
       ? printInterval(number.value, number.quantity, system)
       : printQuantity(number.value.best, number.quantity, system);
   });
+}
+
+/** A template with the numbers it names. */
+export interface Sentence {
+  readonly template: string;
+  readonly numbers: readonly FindingNumber[];
+}
+export const sentence = (template: string, numbers: readonly FindingNumber[] = []): Sentence => ({ template, numbers });
+
+export const renderSentence = ({ template, numbers }: Sentence, system: UnitSystem): string =>
+  fillTemplate(template, numbers, system);
+
+/** What a finding says, to stand inside another text: its numbers get names of their own, so that two of them do not meet. */
+export function quoted({ says, numbers }: Pick<Finding, 'says' | 'numbers'>, prefix: string): Sentence {
+  const own = (key: string) => `${prefix.replace(/\W/g, '_')}__${key}`;
+  return {
+    template: says.replace(/\{\{|\{(\w+)(~?)\}/g, (found: string, key: string | undefined, withInterval: string) =>
+      key === undefined ? found : `{${own(key)}${withInterval}}`,
+    ),
+    numbers: numbers.filter((n) => says.includes(`{${n.key}`)).map((n) => ({ ...n, key: own(n.key) })),
+  };
 }
 
 /** The sentences and numbers of a finding in the units of the reader. */

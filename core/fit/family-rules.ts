@@ -1,4 +1,4 @@
-import { finding, type Finding } from '../finding/index.ts';
+import { finding, type Finding, literal } from '../finding/index.ts';
 import { diameterOf, JOBS, traitsOf, type FamilyTraits } from '../gear/index.ts';
 import { constant, threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
@@ -28,7 +28,7 @@ const limitNumber = (label: string, mm: number) =>
 
 function forThisJob({ device, load }: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
   const job = load.use;
-  const what = `${device.name} (${traits.label.toLowerCase()})`;
+  const what = `${literal(device.name)} (${traits.label.toLowerCase()})`;
   if (traits.made.includes(job)) {
     if (!traits.aidOnly) return [];
     return [
@@ -75,7 +75,7 @@ function strandsAndPersons({ device, load: facts }: RopeInDeviceInput, traits: F
         code: 'fit.one-strand-only',
         severity: 'stop',
         subject: ['device', 'rope'],
-        says: `${device.name} takes one strand only.`,
+        says: `${literal(device.name)} takes one strand only.`,
         because: 'Of two strands in it neither is held as it should be.',
         remedy: 'Take a device for two strands, or fix the rope and go down one strand.',
       }),
@@ -88,7 +88,7 @@ function strandsAndPersons({ device, load: facts }: RopeInDeviceInput, traits: F
         code: 'fit.one-person-only',
         severity: 'stop',
         subject: ['device'],
-        says: `${device.name} is made for one person.`,
+        says: `${literal(device.name)} is made for one person.`,
         because: 'Two people on it are outside of what such devices hold and release.',
         remedy: 'Take a device that its maker declares for two.',
       }),
@@ -100,7 +100,7 @@ function strandsAndPersons({ device, load: facts }: RopeInDeviceInput, traits: F
         code: 'fit.persons-not-declared',
         severity: 'untested',
         subject: ['device'],
-        says: `It is not declared for how many persons ${device.name} is rated.`,
+        says: `It is not declared for how many persons ${literal(device.name)} is rated.`,
         because: 'This job puts two people on it.',
         remedy: 'Look it up in the instructions and enter it in the locker.',
       }),
@@ -118,7 +118,7 @@ function where({ device, load }: RopeInDeviceInput): Finding[] {
       code: 'fit.attached-elsewhere',
       severity: 'stop',
       subject: ['device'],
-      says: `${device.name} may be attached to the ${device.attachTo} only.`,
+      says: `${literal(device.name)} may be attached to the ${device.attachTo} only.`,
       because: `Here it hangs on the ${on}.`,
       remedy: `Take a device that may hang on the ${on}.`,
       sources: ['maker-declaration'],
@@ -135,7 +135,7 @@ function downOnly({ device, load }: RopeInDeviceInput, traits: FamilyTraits): Fi
       code: 'fit.down-only',
       severity: 'mind',
       subject: ['device'],
-      says: `${device.name} brings you down; it does not hold you on the way up.`,
+      says: `${literal(device.name)} brings you down; it does not hold you on the way up.`,
       because: 'When the hand lets go the rope runs through it.',
       remedy: 'Choose what holds you while you climb as well.',
     }),
@@ -151,7 +151,7 @@ function guideMode(input: RopeInDeviceInput): Finding[] {
       code: 'fit.guide-mode-thin',
       severity: 'mind',
       subject: ['device', part],
-      says: `${rope.name} can twist, flip and pinch inside ${device.name} in guide mode.`,
+      says: `${literal(rope.name)} can twist, flip and pinch inside ${literal(device.name)} in guide mode.`,
       because: 'It has {diameter~}; below {limit} a half rope may then no longer be taken in.',
       remedy: 'Take a thicker rope or another device for belaying from above, and watch that both strands lie flat.',
       numbers: [diameterNumber(input), limitNumber('Known to flip below', limitMm)],
@@ -177,7 +177,7 @@ function turningCam(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
       code: 'fit.cam-brakes-less',
       severity: 'mind',
       subject: ['device', part],
-      says: `${device.name} brakes less on ${rope.name}.`,
+      says: `${literal(device.name)} brakes less on ${literal(rope.name)}.`,
       because: `Thin or slick rope turns the cam less, and water and a heavy climber add to it: ${reasons.join(', ')}.`,
       remedy:
         job === 'lower' || job.startsWith('rappel')
@@ -200,7 +200,7 @@ function tuning(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
         code: 'fit.multi-slips',
         severity: 'stop',
         subject: ['device', part],
-        says: `${device.name} slips on ${rope.name}, even when tuned.`,
+        says: `${literal(device.name)} slips on ${literal(rope.name)}, even when tuned.`,
         because: 'It has {diameter~}; up to {limit} the bollard cannot press it enough.',
         remedy: 'Take a rope of 11 to 13 mm, or what the maker declares.',
         numbers: [diameterNumber(input), limitNumber('Slips up to', slipsMm)],
@@ -212,7 +212,7 @@ function tuning(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
         code: 'fit.multi-needs-tuning',
         severity: 'mind',
         subject: ['device', part],
-        says: `${device.name} holds ${rope.name} only after tuning.`,
+        says: `${literal(device.name)} holds ${literal(rope.name)} only after tuning.`,
         because: 'It has {diameter~}; below {limit} the bollard must be set for this rope.',
         remedy:
           'Tune it low above the ground with your weight on it, and use that tuning for ropes like this one only.',
@@ -228,8 +228,8 @@ function tuning(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
         severity: 'mind',
         subject: ['device', part],
         says: soft
-          ? `The soft sheath of ${rope.name} flattens in ${device.name}.`
-          : `New treated rope runs otherwise in ${device.name} than after washing.`,
+          ? `The soft sheath of ${literal(rope.name)} flattens in ${literal(device.name)}.`
+          : `New treated rope runs otherwise in ${literal(device.name)} than after washing.`,
         because: 'Firm round rope holds the tuning best.',
         remedy: soft ? 'Tune for this rope alone and try it low.' : 'Try it low, and tune again after the first wash.',
       }),
@@ -259,10 +259,10 @@ function groove(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
       subject: ['device', part],
       numbers,
       says: thick
-        ? `${rope.name} goes into the U groove of ${device.name}.`
+        ? `${literal(rope.name)} goes into the U groove of ${literal(device.name)}.`
         : thin
-          ? `${rope.name} goes into the V groove of ${device.name}.`
-          : `${rope.name} lies between the two grooves of ${device.name}.`,
+          ? `${literal(rope.name)} goes into the V groove of ${literal(device.name)}.`
+          : `${literal(rope.name)} lies between the two grooves of ${literal(device.name)}.`,
       because: 'It has {diameter~}; the V groove is for {thin}, the U groove from {thick}.',
       remedy: thick || thin ? around : `Try both low above the ground and keep the one that brakes enough. ${around}`,
     }),
@@ -276,7 +276,7 @@ function teeth({ device, rope, load, part }: RopeInDeviceInput, traits: FamilyTr
       code: 'fit.teeth',
       severity: 'mind',
       subject: ['device', part],
-      says: `In a fall the teeth of ${device.name} can tear the sheath of ${rope.name}.`,
+      says: `In a fall the teeth of ${literal(device.name)} can tear the sheath of ${literal(rope.name)}.`,
       because: 'Teeth damage the sheath from about {force~}; a fall with slack in the rope can reach that.',
       remedy: 'Keep the rope tight, or take a device without teeth.',
       numbers: [

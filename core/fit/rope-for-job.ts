@@ -1,4 +1,4 @@
-import { finding, type Finding } from '../finding/index.ts';
+import { finding, type Finding, literal } from '../finding/index.ts';
 import { JOBS, ROPE_CONSTRUCTIONS, type Job, type RopeConstruction } from '../gear/index.ts';
 import type { RopeInDeviceInput } from './rope-in-device-input.ts';
 
@@ -43,7 +43,7 @@ export function ropeForJob({ load, rope, part }: RopeInDeviceInput): Finding[] {
         code: 'fit.rope-kind-unknown',
         severity: 'untested',
         subject: [part],
-        says: `It is not known what kind of rope ${rope.name} is.`,
+        says: `It is not known what kind of rope ${literal(rope.name)} is.`,
         because: `Not every kind does for this job: ${JOBS[job].toLowerCase()}.`,
         remedy: 'Look for the mark on the rope end and enter it.',
       }),
@@ -56,7 +56,7 @@ export function ropeForJob({ load, rope, part }: RopeInDeviceInput): Finding[] {
       code: 'fit.rope-not-for-job',
       severity,
       subject: [part],
-      says: `${rope.name} is a ${ROPE_CONSTRUCTIONS[rope.construction].toLowerCase()}: ${
+      says: `${literal(rope.name)} is a ${ROPE_CONSTRUCTIONS[rope.construction].toLowerCase()}: ${
         severity === 'stop' ? 'not for this job' : 'mind how it is used here'
       } (${JOBS[job].toLowerCase()}).`,
       because: WHY[rope.construction]!,

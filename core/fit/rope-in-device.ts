@@ -1,4 +1,4 @@
-import { finding, SEVERITIES, type Finding } from '../finding/index.ts';
+import { finding, SEVERITIES, type Finding, literal } from '../finding/index.ts';
 import { diameterOf, JOBS, ROPE_CONSTRUCTIONS, traitsOf, type Declaration } from '../gear/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
@@ -21,7 +21,7 @@ const tied = ({ device, part }: RopeInDeviceInput): Finding =>
     code: 'fit.tied',
     severity: 'clear',
     subject: ['device', part],
-    says: `${device.name}: tied with the rope itself, no range to keep.`,
+    says: `${literal(device.name)}: tied with the rope itself, no range to keep.`,
     because: 'No device and no maker. The connector and the hand decide.',
     remedy: 'Look that it is tied so that the brake strand does not run over the gate.',
   });
@@ -36,7 +36,7 @@ function byDeclaration(input: RopeInDeviceInput): Finding {
       code: 'fit.range-not-declared',
       severity: 'untested',
       subject,
-      says: `No range is entered for ${device.name}: ${JOBS[job].toLowerCase()}.`,
+      says: `No range is entered for ${literal(device.name)}: ${JOBS[job].toLowerCase()}.`,
       because: 'Without the declared range of the maker the fit cannot be judged.',
       remedy: 'Enter the range from the instructions of the device in the locker.',
     });
@@ -49,8 +49,8 @@ function byDeclaration(input: RopeInDeviceInput): Finding {
       severity: known ? 'stop' : 'untested',
       subject,
       says: known
-        ? `${device.name} is not declared for this kind of rope (${ROPE_CONSTRUCTIONS[rope.construction].toLowerCase()}).`
-        : `It is not known what kind of rope ${rope.name} is.`,
+        ? `${literal(device.name)} is not declared for this kind of rope (${ROPE_CONSTRUCTIONS[rope.construction].toLowerCase()}).`
+        : `It is not known what kind of rope ${literal(rope.name)} is.`,
       because: `Declared for this job: ${kinds(forJob)}.`,
       remedy: known
         ? 'Take a rope of an accepted kind, or a device declared for this one.'
@@ -90,7 +90,7 @@ function againstRange(
       ...base,
       code: 'fit.rope-too-thin',
       severity: 'stop',
-      says: `${rope.name} is too thin for ${device.name}.`,
+      says: `${literal(rope.name)} is too thin for ${literal(device.name)}.`,
       remedy: 'Take a thicker rope or a device declared for this diameter. A thin rope brakes less.',
     });
   }
@@ -99,7 +99,7 @@ function againstRange(
       ...base,
       code: 'fit.rope-too-thick',
       severity: 'stop',
-      says: `${rope.name} is too thick for ${device.name}.`,
+      says: `${literal(rope.name)} is too thick for ${literal(device.name)}.`,
       remedy: 'Take a thinner rope or a device declared for this diameter. A thick rope jams or does not feed.',
     });
   }
@@ -108,7 +108,7 @@ function againstRange(
       ...base,
       code: 'fit.rope-near-limit',
       severity: 'mind',
-      says: `${rope.name} is at the limit of ${device.name}.`,
+      says: `${literal(rope.name)} is at the limit of ${literal(device.name)}.`,
       remedy: measured
         ? 'Measure again at several places; expect braking at the edge of what the device is made for.'
         : 'Measure the rope: the label alone does not decide it.',
@@ -120,7 +120,7 @@ function againstRange(
       ...base,
       code: 'fit.outside-best-range',
       severity: 'clear',
-      says: `${rope.name} is inside the range of ${device.name}, outside its best range.`,
+      says: `${literal(rope.name)} is inside the range of ${literal(device.name)}, outside its best range.`,
       because: `${measured ? 'Measured' : 'Label'} {diameter~}; declared {min} to {max}, best {bestMin} to {bestMax}.`,
       remedy: diameterMm.best < bestMin ? 'Expect less braking.' : 'Expect it to feed hard.',
       numbers: [
@@ -134,7 +134,7 @@ function againstRange(
     ...base,
     code: 'fit.rope-in-range',
     severity: 'clear',
-    says: `${rope.name} is inside the range of ${device.name}.`,
+    says: `${literal(rope.name)} is inside the range of ${literal(device.name)}.`,
   });
 }
 
@@ -147,7 +147,7 @@ function thinRopeInPlainTube({ device, rope, part }: RopeInDeviceInput): Finding
       code: 'fit.thin-rope-plain-tube',
       severity: 'mind',
       subject: ['device', part],
-      says: `A tube without grooves brakes ${rope.name} little.`,
+      says: `A tube without grooves brakes ${literal(rope.name)} little.`,
       because: 'It has {diameter~}; below {limit} smooth tubes are known to brake too little.',
       remedy: 'Take a tube with brake grooves, or add a second connector and keep the hitch.',
       numbers: [

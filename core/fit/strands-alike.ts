@@ -1,4 +1,4 @@
-import { finding, type Finding } from '../finding/index.ts';
+import { finding, type Finding, literal } from '../finding/index.ts';
 import { diameterOf, type Rope } from '../gear/index.ts';
 import { threshold } from '../sources/index.ts';
 import { around, exactly } from '../units/index.ts';
@@ -25,7 +25,7 @@ export function strandsAlike(ropeA: Rope, ropeB: Rope): Finding[] {
       severity: 'mind',
       subject: ['ropeA', 'ropeB', 'device'],
       says: 'The two strands are unlike: they will not brake alike.',
-      because: `Between ${ropeA.name} and ${ropeB.name} ${reasons.join(', and ')}. The strand that runs easier creeps through the anchor.`,
+      because: `Between ${literal(ropeA.name)} and ${literal(ropeB.name)} ${reasons.join(', and ')}. The strand that runs easier creeps through the anchor.`,
       remedy: 'Hold both strands evenly, watch the joining knot and both ends, or take two ropes that are alike.',
       numbers: [
         {

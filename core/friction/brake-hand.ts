@@ -1,4 +1,4 @@
-import { finding, type Finding, type FindingNumber } from '../finding/index.ts';
+import { finding, type Finding, type FindingNumber, literal } from '../finding/index.ts';
 import { diameterOf, linearDensityKgPerM, traitsOf, type Device, type Person, type Rope } from '../gear/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly, mapRising, plus, ratioIndependent, type Interval } from '../units/index.ts';
@@ -111,7 +111,7 @@ export function brakeHand(input: BrakeHandInput): Finding[] {
         code: 'friction.not-modelled',
         severity: 'untested',
         subject: ['device', 'brakeHand'],
-        says: `How hard ${input.device.name} must be braked is not computed.`,
+        says: `How hard ${literal(input.device.name)} must be braked is not computed.`,
         because: `Zevrin computes devices that a hand brakes, not this family (${traitsOf(input.device.family).label.toLowerCase()}).`,
         remedy: 'Try it low above the ground with a backup in place, or take a device that a hand brakes.',
       }),
@@ -175,7 +175,7 @@ function alongTheDescent(input: BrakeHandInput, figures: BrakeFigures): Finding 
       subject,
       because,
       numbers,
-      says: `The brake hand of ${climber.name} is not enough.`,
+      says: `The brake hand of ${literal(climber.name)} is not enough.`,
       remedy: `${more}${measure}`,
     });
   }
@@ -186,7 +186,7 @@ function alongTheDescent(input: BrakeHandInput, figures: BrakeFigures): Finding 
       subject,
       because,
       numbers,
-      says: `The brake hand of ${climber.name} may not be enough.`,
+      says: `The brake hand of ${literal(climber.name)} may not be enough.`,
       remedy: `${more}${measure}`,
     });
   }

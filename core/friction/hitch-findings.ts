@@ -1,4 +1,4 @@
-import { finding, type Finding, type FindingNumber } from '../finding/index.ts';
+import { finding, type Finding, type FindingNumber, literal } from '../finding/index.ts';
 import { diameterOf, type Cord, type Harness, type Person, type Rope } from '../gear/index.ts';
 import { constant, threshold } from '../sources/index.ts';
 import { exactly, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../units/index.ts';
@@ -176,7 +176,7 @@ function material({ cord }: HitchOnRopeInput): Finding[] {
         code: 'hitch.low-melting',
         severity: 'stop',
         subject: ['hitch'],
-        says: `${cord.name} melts at a low temperature: not as a sliding hitch.`,
+        says: `${literal(cord.name)} melts at a low temperature: not as a sliding hitch.`,
         because: 'UHMWPE softens at about 145 °C, which a hitch that slides can reach, and it is slippery.',
         remedy: 'Take a cord with a polyamide, polyester or aramid sheath.',
       }),
@@ -188,7 +188,7 @@ function material({ cord }: HitchOnRopeInput): Finding[] {
         code: 'hitch.material-unknown',
         severity: 'untested',
         subject: ['hitch'],
-        says: `It is not known what ${cord.name} is made of.`,
+        says: `It is not known what ${literal(cord.name)} is made of.`,
         because: 'Some fibres melt when a hitch slides.',
         remedy: 'Find out and enter it, or take a cord that you know.',
       }),
@@ -205,7 +205,7 @@ function strength({ cord, climber }: HitchOnRopeInput): Finding {
       code: 'hitch.strength-unknown',
       severity: 'untested',
       subject: ['hitch'],
-      says: `The strength of ${cord.name} is not known.`,
+      says: `The strength of ${literal(cord.name)} is not known.`,
       because: 'No strength is entered and the fibre is not known.',
       remedy: 'Enter the declared strength from the label.',
     });
@@ -300,8 +300,8 @@ function legLoop({ attachedTo, harness }: HitchInput): Finding[] {
       severity: known ? 'stop' : 'untested',
       subject: ['legLoop', 'harness'],
       says: known
-        ? `The leg-loop buckle of ${harness.name} is not made to take load.`
-        : `It is not known whether the leg-loop buckle of ${harness.name} takes load.`,
+        ? `The leg-loop buckle of ${literal(harness.name)} is not made to take load.`
+        : `It is not known whether the leg-loop buckle of ${literal(harness.name)} takes load.`,
       because: 'The hitch pulls on the leg loop with what the brake hand lets go.',
       remedy: known
         ? 'Clip the hitch to the belay loop and make the extension longer.'

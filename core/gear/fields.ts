@@ -68,6 +68,10 @@ export const note = (label = 'Note') => described(z.string().max(2000), { label,
 
 export const yesNo = (label: string, hint?: string) =>
   choice({ yes: 'Yes', no: 'No', unknown: 'Not known' }, label, hint);
-export const idSchema = z.string().min(1).max(64);
+export const idSchema = z
+  .string()
+  .max(64)
+  .regex(/^[\w-]+$/, 'Letters, digits, - and _: it stands in addresses.')
+  .refine((id) => id !== 'new', '"new" is the address of what is not there yet.');
 /** An instant, ISO 8601 in UTC. */
 export const instantSchema = z.iso.datetime();

@@ -1,4 +1,4 @@
-import { finding, type Finding } from '../finding/index.ts';
+import { finding, type Finding, literal } from '../finding/index.ts';
 import type { Person } from '../gear/index.ts';
 import { exactly, type Interval } from '../units/index.ts';
 
@@ -21,7 +21,7 @@ export function armReach(climber: Pick<Person, 'name' | 'armReachMm'>, extension
       code: 'geometry.device-out-of-reach',
       severity: 'stop',
       remedy,
-      says: `${climber.name} cannot reach the device once it is loaded.`,
+      says: `${literal(climber.name)} cannot reach the device once it is loaded.`,
     });
   }
   if (extensionMm.high > reachMm) {

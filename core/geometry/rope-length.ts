@@ -1,4 +1,4 @@
-import { finding, type Finding } from '../finding/index.ts';
+import { finding, type Finding, literal } from '../finding/index.ts';
 import { ropeLengthM, type Rope } from '../gear/index.ts';
 import { constant, threshold } from '../sources/index.ts';
 import { exactly, minus } from '../units/index.ts';
@@ -29,10 +29,10 @@ export function ropeLengthFinding({ rope, heightM, perHeight }: RopeLengthInput)
     subject: ['ropeA', 'ropeEnds'],
     says:
       severity === 'stop'
-        ? `${rope.name} is too short for this height.`
+        ? `${literal(rope.name)} is too short for this height.`
         : severity === 'mind'
-          ? `${rope.name} may be too short for this height.`
-          : `${rope.name} is long enough, by {margin~}.`,
+          ? `${literal(rope.name)} may be too short for this height.`
+          : `${literal(rope.name)} is long enough, by {margin~}.`,
     because: `The job takes {need}${perHeight > 1 ? ', up and down' : ''}; after a knot in the end there are {have~}.`,
     remedy:
       severity === 'clear'

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { sentence } from '../finding/index.ts';
 import { closure, held, minimalCutSets, standing, type HoldModel } from './index.ts';
 
 const model = (
@@ -15,7 +16,7 @@ const model = (
       part: 'climber' as const,
       says: f.id,
     })),
-    consequences: consequences.map(([when, then]) => ({ when, then, because: '' })),
+    consequences: consequences.map(([when, then]) => ({ when, then, because: sentence('') })),
     holds: holds.map((needs, i) => ({ id: `s${i}`, label: `s${i}`, hand: false, needs })),
     noHolds: [],
     causes: [],

@@ -1,4 +1,4 @@
-import { doubtedBy, DOUBTS, type Finding, type Ref, type Severity } from '../finding/index.ts';
+import { doubtedBy, DOUBTS, quoted, sentence, type Finding, type Ref, type Severity } from '../finding/index.ts';
 import { handOffIn, inGuideMode } from '../fit/index.ts';
 import { traitsOf } from '../gear/index.ts';
 import type { Context } from '../parts/index.ts';
@@ -83,7 +83,7 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
       consequences.push({
         when: [goes, ...knot],
         then: falls,
-        because: closed ? 'A knot that is there stops at the device.' : 'No knot closes every end.',
+        because: sentence(closed ? 'A knot that is there stops at the device.' : 'No knot closes every end.'),
       });
     return falls;
   };
@@ -210,7 +210,14 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
     );
   const add = (hold: Hold, parts: readonly string[], backup: boolean) => {
     const found = against(hold.needs, new Set(parts), backup);
-    if (found) noHolds.push({ id: hold.id, label: hold.label, severity: found.severity, because: found.says, backup });
+    if (found)
+      noHolds.push({
+        id: hold.id,
+        label: hold.label,
+        severity: found.severity,
+        because: quoted(found, hold.id),
+        backup,
+      });
     else holds.push(hold);
   };
 
@@ -226,7 +233,7 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
           id: a.id,
           label: a.label,
           severity: 'clear',
-          because: 'It comes off before anybody goes.',
+          because: sentence('It comes off before anybody goes.'),
           backup: false,
         });
       else if (index.anchor(a.end.to))
@@ -323,7 +330,7 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
     const reaches = findings.find(
       (f) => DOUBTS[f.code] === 'reach' && f.severity !== 'clear' && f.subject[0] === hitch.end.id,
     );
-    if (reaches) consequences.push({ when: [handFault(hand)], then: released, because: reaches.says });
+    if (reaches) consequences.push({ when: [handFault(hand)], then: released, because: quoted(reaches, released) });
     if (ownerPerson(hitch)?.id === hand.id)
       causes.push({
         id: `same-hand-${hitch.id}`,

@@ -1,4 +1,4 @@
-import { doubtedBy, DOUBTS, finding, type Finding } from '../finding/index.ts';
+import { doubtedBy, DOUBTS, finding, literal, type Finding } from '../finding/index.ts';
 import type { Context } from '../parts/index.ts';
 import { belaysFromHarness, deviceOf, type RigPerson } from '../rig/index.ts';
 import { singlePoints } from './cut-sets.ts';
@@ -67,11 +67,12 @@ const nothing = (model: HoldModel, person: RigPerson, named: boolean): Finding =
     code: 'hold.nothing',
     severity: model.noHolds.some((s) => s.severity === 'stop') ? 'stop' : 'untested',
     subject: [person.id],
-    says: `Nothing that is rigged is known to hold ${named ? (person.item?.name ?? `the ${person.role}`) : 'you'}.`,
+    says: `Nothing that is rigged is known to hold ${named ? literal(person.item?.name ?? `the ${person.role}`) : 'you'}.`,
     because:
-      model.noHolds.map(({ label, because }) => `${label}: ${because}`).join(' ') ||
+      model.noHolds.map(({ label, because }) => `${literal(label)}: ${because.template}`).join(' ') ||
       'No attachment leads from the harness to an anchor.',
     remedy: 'Put right what is named here first.',
+    numbers: model.noHolds.flatMap((s) => s.because.numbers),
   });
 
 function handAlone(
@@ -94,13 +95,16 @@ function handAlone(
       subject: [hand.part],
       says:
         owner && owner.role === 'belayer'
-          ? `Only the brake hand of ${owner.item?.name ?? 'the belayer'} is known to hold.`
+          ? `Only the brake hand of ${literal(owner.item?.name ?? 'the belayer')} is known to hold.`
           : 'Only the brake hand is known to hold you.',
-      because: backup ? `${backup.label} does not count: ${backup.because}` : 'Nothing catches when it lets go.',
+      because: backup
+        ? `${literal(backup.label)} does not count: ${backup.because.template}`
+        : 'Nothing catches when it lets go.',
       remedy:
         owner?.role === 'belayer'
           ? 'Put a hitch on the brake strand, which holds without a hand.'
           : 'Rig a backup that holds without a hand, or be belayed.',
+      numbers: backup?.because.numbers ?? [],
     }),
   ];
 }
@@ -118,7 +122,7 @@ function inDoubt(singles: readonly SinglePoint[], findings: readonly Finding[]):
       code: 'hold.single-point',
       severity: mind ? 'mind' : 'untested',
       subject: open.map(({ fault }) => fault.part),
-      says: `Nothing holds when ${open.map(({ fault }) => fault.says).join(', or when ')}.`,
+      says: `Nothing holds when ${open.map(({ fault }) => literal(fault.says)).join(', or when ')}.`,
       because: 'Each is the only one of its kind, and something is open about it.',
       remedy: 'Settle what is found about it, or back it up.',
     }),

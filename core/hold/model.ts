@@ -1,5 +1,9 @@
-import type { Ref, Severity } from '../finding/index.ts';
+import type { Ref, Sentence, Severity } from '../finding/index.ts';
 import type { FaultKind } from './kinds.ts';
+
+/*
+ * Labels and `says` are plain text, as it was typed where a user names it; `because` may come from a finding, numbers and all.
+ */
 
 /** One thing that lets go or stops working. */
 export interface Fault {
@@ -17,7 +21,7 @@ export interface Fault {
 export interface Consequence {
   readonly when: readonly string[];
   readonly then: string;
-  readonly because: string;
+  readonly because: Sentence;
 }
 
 /** One way by which the person is held: it stands as long as none of `needs` has happened. */
@@ -36,7 +40,7 @@ export interface NoHold {
   readonly id: string;
   readonly label: string;
   readonly severity: Severity;
-  readonly because: string;
+  readonly because: Sentence;
 }
 
 /** One event that brings several faults at once. */

@@ -1,43 +1,7 @@
 import type { CheckItem } from '../check/index.ts';
-import { WHO, type CheckEvent, type CheckRecord, type Who } from './records.ts';
-
-export type ItemState = 'open' | 'failed' | 'done';
-
-export interface ItemStatus {
-  readonly state: ItemState;
-  /** Who has confirmed since the last repair. */
-  readonly confirmed: readonly Who[];
-  /** The answer that failed it, when it is failed. */
-  readonly failedAnswer: string | null;
-}
-
-/** Who has to confirm each item. */
-export const confirmers = (mode: CheckRecord['mode']): readonly Who[] => (mode === 'alone' ? ['climber'] : WHO);
-
-/**
- * State of one item, replayed from the events: an unexpected answer fails it; only a repair opens it again, and then everybody
- * confirms anew. Answers given while it is failed do not count.
- */
-export function itemStatus(record: Pick<CheckRecord, 'mode' | 'events'>, item: Pick<CheckItem, 'id'>): ItemStatus {
-  let failedAnswer: string | null = null;
-  let confirmed: Who[] = [];
-  for (const event of record.events) {
-    if (event.itemId !== item.id) continue;
-    if (event.type === 'fixed') {
-      failedAnswer = null;
-      confirmed = [];
-    } else if (failedAnswer === null) {
-      if (!event.asExpected) {
-        failedAnswer = event.answer;
-        confirmed = [];
-      } else if (!confirmed.includes(event.who)) {
-        confirmed.push(event.who);
-      }
-    }
-  }
-  const done = failedAnswer === null && confirmers(record.mode).every((who) => confirmed.includes(who));
-  return { state: failedAnswer !== null ? 'failed' : done ? 'done' : 'open', confirmed, failedAnswer };
-}
+import type { CheckEvent, Who } from './events.ts';
+import { itemStatus } from './item-status.ts';
+import type { CheckRecord } from './records.ts';
 
 /** The item to stand before: the first that is not done, or null when all are. */
 export const nextItem = (record: Pick<CheckRecord, 'mode' | 'events' | 'items'>): CheckItem | null =>

@@ -1,21 +1,4 @@
-export {
-  checkers,
-  confirmers,
-  endCheck,
-  itemStatus,
-  nextItem,
-  sawEvent,
-  withEvent,
-  type ItemState,
-  type ItemStatus,
-} from './check-run.ts';
-export {
-  checkEventSchema,
-  checkRecordSchema,
-  usageSchema,
-  WHO,
-  type CheckEvent,
-  type CheckRecord,
-  type UseRecord,
-  type Who,
-} from './records.ts';
+export { checkers, endCheck, nextItem, sawEvent, withEvent } from './check-run.ts';
+export { checkEventSchema, WHO, type CheckEvent, type Who } from './events.ts';
+export { confirmers, itemStatus, type ItemState, type ItemStatus } from './item-status.ts';
+export { checkRecordSchema, usageSchema, type CheckRecord, type UseRecord } from './records.ts';

@@ -3,28 +3,8 @@ import { checkItemSchema } from '../check/index.ts';
 import { SEVERITIES } from '../finding/index.ts';
 import { choice, idSchema, instantSchema, line, measure, note } from '../gear/index.ts';
 import { setupSchema } from '../rig/index.ts';
-
-export const WHO = ['climber', 'partner'] as const;
-export type Who = (typeof WHO)[number];
-
-/** What happened during a check, in order. Nothing is taken back: a failed item stays in the record with its repair. */
-export const checkEventSchema = z.discriminatedUnion('type', [
-  z.strictObject({
-    type: z.literal('saw'),
-    itemId: z.string(),
-    who: z.enum(WHO),
-    answer: z.string(),
-    asExpected: z.boolean(),
-    at: instantSchema,
-  }),
-  z.strictObject({
-    type: z.literal('fixed'),
-    itemId: z.string(),
-    note: z.string().trim().min(1).max(500),
-    at: instantSchema,
-  }),
-]);
-export type CheckEvent = z.infer<typeof checkEventSchema>;
+import { checkEventSchema } from './events.ts';
+import { itemStatus } from './item-status.ts';
 
 export const checkRecordSchema = z
   .strictObject({
@@ -44,15 +24,31 @@ export const checkRecordSchema = z
     if ((record.outcome === 'running') !== (record.endedAt === null)) {
       ctx.addIssue({ code: 'custom', path: ['endedAt'], message: 'a running check has no end, an ended one has' });
     }
-    const ids = new Set(record.items.map((item) => item.id));
-    record.events.forEach((event, i) => {
-      if (!ids.has(event.itemId))
-        ctx.addIssue({
-          code: 'custom',
-          path: ['events', i, 'itemId'],
-          message: `no item "${event.itemId}" in this check`,
-        });
+    const wrong = (path: PropertyKey[], message: string) => ctx.addIssue({ code: 'custom', path, message });
+    const items = new Map(record.items.map((item) => [item.id, item]));
+    record.items.forEach(({ id }, i) => {
+      if (record.items.findIndex((item) => item.id === id) < i)
+        wrong(['items', i, 'id'], `the item "${id}" stands twice`);
     });
+    record.events.forEach((event, i) => {
+      const item = items.get(event.itemId);
+      if (!item) return wrong(['events', i, 'itemId'], `no item "${event.itemId}" in this check`);
+      if (event.type !== 'saw') return;
+      if (event.answer !== item.expected && !item.others.includes(event.answer))
+        wrong(['events', i, 'answer'], 'not one of the answers of its item');
+      else if (event.asExpected !== (event.answer === item.expected))
+        wrong(['events', i, 'asExpected'], `the answer is ${event.asExpected ? 'not ' : ''}the expected one`);
+    });
+    // A record that says "complete" is what somebody trusts: it must be so by its own answers.
+    if (record.outcome === 'complete')
+      record.items.forEach((item, i) => {
+        const { state } = itemStatus(record, item);
+        if (state !== 'done')
+          wrong(
+            ['items', i],
+            `the check is said to be complete, and this item is ${state === 'open' ? 'not closed' : 'failed'}`,
+          );
+      });
   });
 export type CheckRecord = z.infer<typeof checkRecordSchema>;
 

@@ -1,4 +1,4 @@
-import { finding, type Finding, type Ref } from '../finding/index.ts';
+import { finding, type Finding, type Ref, literal } from '../finding/index.ts';
 import { traitsOf } from '../gear/index.ts';
 import { templateOf, thingsOf, type Setup, type Thing } from '../rig/index.ts';
 import { about, type Judge } from './judge.ts';
@@ -118,7 +118,7 @@ const missing = (ref: Ref, label: string): Finding =>
     code: 'rig.part-missing',
     severity: 'untested',
     subject: [ref],
-    says: `Not chosen: ${label.toLowerCase()}.`,
+    says: `Not chosen: ${literal(label.toLowerCase())}.`,
     because: 'What depends on it could not be judged.',
     remedy: 'Choose it, or put it into the locker first.',
   });
@@ -157,8 +157,8 @@ export const twiceJudge: Judge = {
         code: 'rig.part-twice',
         severity: 'mind',
         subject: [slot.ref, first.ref],
-        says: `${item.name} is chosen for two places.`,
-        because: `It stands as ${first.label.toLowerCase()} and as ${slot.label.toLowerCase()}.`,
+        says: `${literal(item.name)} is chosen for two places.`,
+        because: `It stands as ${literal(first.label.toLowerCase())} and as ${literal(slot.label.toLowerCase())}.`,
         remedy: 'Take another one for one of them; where you own two alike, enter both in the locker.',
       }),
     ];
@@ -172,8 +172,8 @@ const samePerson = (slot: Slot, first: Slot): Finding =>
     code: 'rig.part-twice',
     severity: slot.optional ? 'mind' : 'stop',
     subject: [slot.ref, first.ref],
-    says: `${slot.item!.name} is chosen for two people of this rig.`,
-    because: `Both as: ${first.label.toLowerCase()}, and as: ${slot.label.toLowerCase()}.`,
+    says: `${literal(slot.item!.name)} is chosen for two people of this rig.`,
+    because: `Both as: ${literal(first.label.toLowerCase())}, and as: ${literal(slot.label.toLowerCase())}.`,
     remedy: 'Choose somebody else for one of them.',
   });
 

@@ -1,6 +1,6 @@
 import { gateFindings, judgeWay, strengthFinding, waysOf, type Way } from '../connector/index.ts';
 import type { Finding, Ref } from '../finding/index.ts';
-import { finding } from '../finding/index.ts';
+import { finding, literal } from '../finding/index.ts';
 import { deviceOf, type ConnectorPiece } from '../rig/index.ts';
 import type { Context } from './context.ts';
 import { about, between, type Judge } from './judge.ts';
@@ -77,7 +77,7 @@ const unknownLoad = (ref: Ref, name: string): Finding =>
     code: 'connector.strength-unknown',
     severity: 'untested',
     subject: [ref],
-    says: `What ${name} has to carry is not known yet.`,
+    says: `What ${literal(name)} has to carry is not known yet.`,
     because: 'It depends on the device: how far it lets the rope slip in a fall.',
     remedy: 'Choose the device.',
   });
@@ -116,7 +116,7 @@ function noBeltLoop(ref: Ref, ctx: Context): Finding[] {
       code: 'rig.no-belay-loop',
       severity: 'stop',
       subject: [person.harnessId, pieces[0].id],
-      says: `${person.harness.name} has no belay loop for: ${label.toLowerCase()}.`,
+      says: `${literal(person.harness.name)} has no belay loop for: ${literal(label.toLowerCase())}.`,
       because: 'As entered it has two tie-in points. A connector through both is loaded from three sides.',
       remedy: 'Tie a loop through both points, or take a harness with a belay loop.',
     }),

@@ -1,4 +1,4 @@
-import { about as named, finding, type Finding, type Ref } from '../finding/index.ts';
+import { about as named, finding, type Finding, type Ref, literal } from '../finding/index.ts';
 import { armReach } from '../geometry/index.ts';
 import { mainConnector, slingOf, type SlingPiece } from '../rig/index.ts';
 import { constant, threshold } from '../sources/index.ts';
@@ -39,7 +39,7 @@ function slingStrength(ref: Ref, sling: NonNullable<SlingPiece['item']>, bent: b
       code: 'rig.extension-strength-unknown',
       severity: 'untested',
       subject,
-      says: `The strength of ${sling.name} is not entered.`,
+      says: `The strength of ${literal(sling.name)} is not entered.`,
       because: 'Slings after EN 566 hold 22 kN; whether this one is such a sling is not known.',
       remedy: 'Read the label and enter it.',
     });
@@ -60,7 +60,7 @@ function slingStrength(ref: Ref, sling: NonNullable<SlingPiece['item']>, bent: b
     says:
       severity === 'clear'
         ? 'The sling is strong enough.'
-        : `${sling.name} has little strength left at its knot or hitch.`,
+        : `${literal(sling.name)} has little strength left at its knot or hitch.`,
     because: `{left~} is left of {label}${bent ? ' at the knot or girth hitch' : ''}; the load with a jerk is {load}.`,
     remedy: severity === 'clear' ? '' : 'Take a stronger sling, or one without a knot.',
     numbers: [

@@ -1,34 +1,50 @@
-import { lazy, Suspense } from 'react';
-import { BrowserRouter, Navigate, Outlet, Route, Routes, useParams } from 'react-router';
+import type { ComponentType } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
+import { BrowserRouter, Navigate, Outlet, Route, Routes, useLocation, useParams } from 'react-router';
 import { WORKSPACES, type WorkspaceName } from '../storage/database';
 import { PreferencesProvider } from './preferences';
 import { Shell } from './Shell';
 import { WorkspaceProvider } from './WorkspaceProvider';
 import { NotFound } from './NotFound';
+import { Failed } from '../ui/Failed';
+import { part } from '../ui/part';
 import { Toasts } from '../ui/Toasts';
 
-const StartPage = lazy(() => import('./StartPage').then((m) => ({ default: m.StartPage })));
-const SetupsPage = lazy(() => import('../features/setups/SetupsPage').then((m) => ({ default: m.SetupsPage })));
-const SetupPage = lazy(() => import('../features/setups/SetupPage').then((m) => ({ default: m.SetupPage })));
-const CardPage = lazy(() => import('../features/setups/CardPage').then((m) => ({ default: m.CardPage })));
-const ChoosePage = lazy(() => import('../features/setups/ChoosePage').then((m) => ({ default: m.ChoosePage })));
-const LockerPage = lazy(() => import('../features/locker/LockerPage').then((m) => ({ default: m.LockerPage })));
-const ItemPage = lazy(() => import('../features/locker/ItemPage').then((m) => ({ default: m.ItemPage })));
-const CheckPage = lazy(() => import('../features/check/CheckPage').then((m) => ({ default: m.CheckPage })));
-const FitPage = lazy(() => import('../features/fit/FitPage').then((m) => ({ default: m.FitPage })));
-const ConnectorsPage = lazy(() =>
-  import('../features/connectors/ConnectorsPage').then((m) => ({ default: m.ConnectorsPage })),
+const usePathname = () => useLocation().pathname;
+/** A page by itself: when it falls, the places around it stay. */
+const page = (what: string, load: () => Promise<ComponentType>) =>
+  part(what, load, { waiting: () => <p className="p-6 text-ink-2">Loading …</p>, useAbout: usePathname });
+
+const StartPage = page('The first page', () => import('./StartPage').then((m) => m.StartPage));
+const SetupsPage = page('The list of set-ups', () => import('../features/setups/SetupsPage').then((m) => m.SetupsPage));
+const SetupPage = page('This set-up', () => import('../features/setups/SetupPage').then((m) => m.SetupPage));
+const CardPage = page('The card', () => import('../features/setups/CardPage').then((m) => m.CardPage));
+const ChoosePage = page('The choice from the locker', () =>
+  import('../features/setups/ChoosePage').then((m) => m.ChoosePage),
 );
-const PlanPage = lazy(() => import('../features/plan/PlanPage').then((m) => ({ default: m.PlanPage })));
-const HoldPage = lazy(() => import('../features/hold/HoldPage').then((m) => ({ default: m.HoldPage })));
-const StepsPage = lazy(() => import('../features/steps/StepsPage').then((m) => ({ default: m.StepsPage })));
-const SequencePage = lazy(() => import('../features/steps/SequencePage').then((m) => ({ default: m.SequencePage })));
-const RunPage = lazy(() => import('../features/steps/RunPage').then((m) => ({ default: m.RunPage })));
-const LogPage = lazy(() => import('../features/log/LogPage').then((m) => ({ default: m.LogPage })));
-const RecordPage = lazy(() => import('../features/log/RecordPage').then((m) => ({ default: m.RecordPage })));
-const UsePage = lazy(() => import('../features/log/UsePage').then((m) => ({ default: m.UsePage })));
-const FilesPage = lazy(() => import('../features/files/FilesPage').then((m) => ({ default: m.FilesPage })));
-const SourcesPage = lazy(() => import('../features/sources/SourcesPage').then((m) => ({ default: m.SourcesPage })));
+const LockerPage = page('The locker', () => import('../features/locker/LockerPage').then((m) => m.LockerPage));
+const ItemPage = page('This form', () => import('../features/locker/ItemPage').then((m) => m.ItemPage));
+const CheckPage = page('The check', () => import('../features/check/CheckPage').then((m) => m.CheckPage));
+const FitPage = page('The map of what fits', () => import('../features/fit/FitPage').then((m) => m.FitPage));
+const ConnectorsPage = page('The page about connectors', () =>
+  import('../features/connectors/ConnectorsPage').then((m) => m.ConnectorsPage),
+);
+const PlanPage = page('The plan', () => import('../features/plan/PlanPage').then((m) => m.PlanPage));
+const HoldPage = page('The page about what still holds', () =>
+  import('../features/hold/HoldPage').then((m) => m.HoldPage),
+);
+const StepsPage = page('The list of orders', () => import('../features/steps/StepsPage').then((m) => m.StepsPage));
+const SequencePage = page('This order of steps', () =>
+  import('../features/steps/SequencePage').then((m) => m.SequencePage),
+);
+const RunPage = page('The steps', () => import('../features/steps/RunPage').then((m) => m.RunPage));
+const LogPage = page('The log', () => import('../features/log/LogPage').then((m) => m.LogPage));
+const RecordPage = page('This record', () => import('../features/log/RecordPage').then((m) => m.RecordPage));
+const UsePage = page('This form', () => import('../features/log/UsePage').then((m) => m.UsePage));
+const FilesPage = page('The page about files', () => import('../features/files/FilesPage').then((m) => m.FilesPage));
+const SourcesPage = page('The list of sources', () =>
+  import('../features/sources/SourcesPage').then((m) => m.SourcesPage),
+);
 
 const isWorkspace = (name: string | undefined): name is WorkspaceName => WORKSPACES.some((w) => w === name);
 
@@ -48,14 +64,16 @@ function ToSetup() {
   return <Navigate to={`/${workspace}/setups/${setupId}`} replace />;
 }
 
-const waiting = <p className="p-6 text-ink-2">Loading …</p>;
-
 export function App() {
   return (
-    <PreferencesProvider>
-      <Toasts>
-        <BrowserRouter>
-          <Suspense fallback={waiting}>
+    <ErrorBoundary
+      fallbackRender={({ error, resetErrorBoundary }) => (
+        <Failed what="Zevrin" error={error} onAgain={resetErrorBoundary} />
+      )}
+    >
+      <PreferencesProvider>
+        <Toasts>
+          <BrowserRouter>
             <Routes>
               <Route index element={<StartPage />} />
               <Route path=":workspace" element={<InWorkspace />}>
@@ -85,9 +103,9 @@ export function App() {
                 </Route>
               </Route>
             </Routes>
-          </Suspense>
-        </BrowserRouter>
-      </Toasts>
-    </PreferencesProvider>
+          </BrowserRouter>
+        </Toasts>
+      </PreferencesProvider>
+    </ErrorBoundary>
   );
 }

@@ -1,11 +1,13 @@
 import { Check, CloudOff, LoaderCircle } from 'lucide-react';
+import { Link } from 'react-router';
 import { useAppSelector } from '../store/hooks';
-import { usePlace } from './WorkspaceProvider';
+import { Reload } from '../ui/Reload';
+import { usePlace } from './place';
 
 /** Says "Saved" only when everything is on disk. */
 export function SaveIndicator() {
   const save = useAppSelector((s) => s.workspace.save);
-  const { saver } = usePlace();
+  const { name, sync } = usePlace();
   if (save.kind === 'failed') {
     return (
       <span role="alert" className="flex items-center gap-2 rounded bg-stop-wash px-2 text-stop">
@@ -13,9 +15,19 @@ export function SaveIndicator() {
         <span>
           Not saved<span className="hidden md:inline">: {save.message}</span>
         </span>
-        <button type="button" className="btn min-h-8 px-2 py-0" onClick={saver.retry}>
-          Try again
-        </button>
+        {save.gone ? (
+          <>
+            {/* What is on the screen is all there is: a copy first. */}
+            <Link className="btn min-h-8 px-2 py-0" to={`/${name}/files`}>
+              Take a copy
+            </Link>
+            <Reload className="btn min-h-8 px-2 py-0" />
+          </>
+        ) : (
+          <button type="button" className="btn min-h-8 px-2 py-0" onClick={sync.retry}>
+            Try again
+          </button>
+        )}
       </span>
     );
   }

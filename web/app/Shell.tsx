@@ -13,16 +13,16 @@ import {
   Warehouse,
   type LucideIcon,
 } from 'lucide-react';
-import { lazy, Suspense } from 'react';
 import { Link, NavLink, Outlet } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../store/hooks';
 import { redone, undone } from '../store/workspace-slice';
+import { part } from '../ui/part';
 import { usePreferences } from './preferences';
 import { SaveIndicator } from './SaveIndicator';
-import { usePlace } from './WorkspaceProvider';
+import { usePlace } from './place';
 
 // Not needed for the first screen.
-const Shortcuts = lazy(() => import('./Shortcuts').then((m) => ({ default: m.Shortcuts })));
+const Shortcuts = part('What the keys do', () => import('./Shortcuts').then((m) => m.Shortcuts));
 
 const PLACES = [
   { to: 'setups', label: 'Set-ups', Icon: RouteIcon },
@@ -98,9 +98,7 @@ export function Shell() {
   const other = system === 'metric' ? 'imperial' : 'metric';
   return (
     <div className="flex min-h-dvh flex-col pb-16 sm:pb-0">
-      <Suspense fallback={null}>
-        <Shortcuts />
-      </Suspense>
+      <Shortcuts />
       <a
         href="#content"
         className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:m-2 focus:bg-surface focus:p-2"
@@ -139,10 +137,10 @@ export function Shell() {
           </button>
         </div>
       </header>
-      {unreadable > 0 && (
+      {unreadable.length > 0 && (
         <p role="alert" className="bg-mind-wash px-5 py-2 text-mind">
-          {unreadable} stored {unreadable === 1 ? 'entry does' : 'entries do'} not fit this version and{' '}
-          {unreadable === 1 ? 'is' : 'are'} not shown. Nothing was deleted.
+          {unreadable.length} stored {unreadable.length === 1 ? 'entry does' : 'entries do'} not fit this version and{' '}
+          {unreadable.length === 1 ? 'is' : 'are'} not shown. Nothing was deleted.
         </p>
       )}
       <main id="content" className="flex-1">

@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import { useTitle } from './useTitle';
+import { unsaved } from './session';
 import { SeverityMark } from '../ui/SeverityMark';
 
 export function StartPage() {
@@ -15,6 +16,18 @@ export function StartPage() {
           the ledge.
         </p>
       </header>
+      {unsaved().map(({ name }) => (
+        <p
+          key={name}
+          role="alert"
+          className="flex flex-wrap items-center gap-3 rounded-lg bg-stop-wash px-4 py-2 text-stop"
+        >
+          Something in {name === 'demo' ? 'the demo' : 'your own gear'} is not saved yet.
+          <Link to={`/${name}/setups`} className="btn">
+            Go back to it
+          </Link>
+        </p>
+      ))}
       <div className="flex flex-wrap gap-3">
         <Link to="/mine/setups" className="btn btn-act px-5 text-lg">
           Work with my own gear

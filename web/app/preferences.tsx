@@ -31,7 +31,11 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
   const [stored, setStored] = useState(initial);
   useEffect(() => {
     document.documentElement.dataset.theme = stored.theme;
-    localStorage.setItem(KEY, JSON.stringify(stored));
+    try {
+      localStorage.setItem(KEY, JSON.stringify(stored));
+    } catch {
+      // Storage that is refused or full: the choice holds as long as the page is open.
+    }
   }, [stored]);
   useEffect(() => {
     const listen = (event: StorageEvent) => {

@@ -1,5 +1,4 @@
-import type { Finding, Ref, Severity } from '@core/finding';
-import { worse } from '@core/finding';
+import { sentence, worse, type Finding, type Ref, type Sentence, type Severity } from '@core/finding';
 
 /** The sign of one or more findings at one part of a drawing. */
 export interface Mark {
@@ -7,7 +6,7 @@ export interface Mark {
   readonly severity: Severity;
   /** Index of the finding that a click chooses. */
   readonly index: number;
-  readonly says: string;
+  readonly says: Sentence;
   readonly chosen: boolean;
 }
 
@@ -23,12 +22,21 @@ export function marksFor(findings: readonly Finding[], parts: ReadonlySet<Ref>, 
     const part = finding.subject.find((p) => parts.has(p));
     if (!part) return;
     const there = marks.get(part);
-    if (!there) marks.set(part, { part, severity: finding.severity, index, says: finding.says, chosen: isChosen });
+    if (!there)
+      marks.set(part, {
+        part,
+        severity: finding.severity,
+        index,
+        says: sentence(finding.says, finding.numbers),
+        chosen: isChosen,
+      });
     else {
       const severity = worse(there.severity, finding.severity);
       marks.set(
         part,
-        isChosen ? { ...there, severity, index, says: finding.says, chosen: true } : { ...there, severity },
+        isChosen
+          ? { ...there, severity, index, says: sentence(finding.says, finding.numbers), chosen: true }
+          : { ...there, severity },
       );
     }
   });

@@ -1,3 +1,5 @@
+import { renderSentence } from '@core/finding';
+import { usePreferences } from '../app/preferences';
 import { SEVERITY_WORDS, SeverityShape } from '../ui/SeverityMark';
 import type { Mark } from './marks';
 import { add, length, mul, normal, sub, unit, type Vec } from './vector';
@@ -106,11 +108,12 @@ interface MarkerProps {
 
 /** The sign of a finding where it sits; choosing it opens the finding. */
 export function Marker({ mark, at, sign, onChoose }: MarkerProps) {
+  const { system } = usePreferences();
   return (
     <g
       role="button"
       tabIndex={0}
-      aria-label={`${SEVERITY_WORDS[mark.severity]}: ${mark.says}`}
+      aria-label={`${SEVERITY_WORDS[mark.severity]}: ${renderSentence(mark.says, system)}`}
       aria-pressed={mark.chosen}
       data-mark={mark.part}
       className="cursor-pointer"

@@ -29,11 +29,15 @@ export const inverse = (changes: readonly Change[]): Change[] =>
 /** The workspace with the changes applied, in order. Lists keep their places; a new document goes to the end. */
 export function applyChanges(workspace: Workspace, changes: readonly Change[]): Workspace {
   const next: Record<Collection, Doc[]> = { ...workspace };
-  for (const { collection, id, after } of changes) {
-    const list = next[collection];
-    const at = list.findIndex((doc) => doc.id === id);
-    if (after === null) next[collection] = list.filter((doc) => doc.id !== id);
-    else next[collection] = at < 0 ? [...list, after] : list.map((doc, i) => (i === at ? after : doc));
+  for (const collection of COLLECTIONS) {
+    const own = changes.filter((change) => change.collection === collection);
+    if (own.length === 0) continue;
+    // A map keeps the places of what was there, also through thousands of changes.
+    const docs = new Map<string, Doc>(next[collection].map((doc) => [doc.id, doc]));
+    for (const { id, after } of own)
+      if (after === null) docs.delete(id);
+      else docs.set(id, after);
+    next[collection] = [...docs.values()];
   }
   return next as unknown as Workspace;
 }

@@ -1,7 +1,11 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb';
 import { COLLECTIONS, workspaceSchema, type Collection, type Workspace } from '@core/files';
-import { bringUp, VERSION_OF_DATABASE, type UpgradeTransaction } from './upgrade';
 import type { Change, Doc } from './changes';
+import { resolve, type Note } from './resolve';
+import { inSlices } from './slices';
+import type { UpgradeTransaction } from './upgrade';
+
+const VERSION_OF_DATABASE = 4;
 
 export const WORKSPACES = ['demo', 'mine'] as const;
 export type WorkspaceName = (typeof WORKSPACES)[number];
@@ -9,82 +13,247 @@ export type WorkspaceName = (typeof WORKSPACES)[number];
 interface Stored {
   readonly id: string;
   readonly doc: Doc;
+  /** The write that it comes from; entries from before writes were counted have none. */
+  readonly revision?: number;
 }
 type Schema = DBSchema & Record<Collection, { key: string; value: Stored }> & { meta: { key: string; value: unknown } };
+type Db = IDBPDatabase<Schema>;
+type Writing = IDBPTransaction<Schema, (Collection | 'meta')[], 'readwrite'>;
+
+/** One document as it is on the disk after a write; null when it is gone. */
+export interface Entry {
+  readonly collection: Collection;
+  readonly id: string;
+  readonly doc: Doc | null;
+}
+/** A write that is on the disk. Revisions count the writes of a database, in the order in which they were done, whichever tab did them. */
+export interface Written {
+  readonly revision: number;
+  readonly entries: readonly Entry[];
+  readonly notes: readonly Note[];
+}
+export interface Loaded {
+  readonly workspace: Workspace;
+  /** What does not fit the schema any more, as it lies on the disk. */
+  readonly unreadable: readonly unknown[];
+  readonly revision: number;
+  readonly revisionOf: (collection: Collection, id: string) => number;
+}
 
 export interface Database {
-  /** Everything stored, and what does not fit the schema any more (left untouched on disk). */
-  readonly load: () => Promise<{ workspace: Workspace; unreadable: number }>;
-  /** Writes all changes in one transaction, or none. */
-  readonly write: (changes: readonly Change[]) => Promise<void>;
+  /** Everything that is stored. `checked`: it has just been written from here, so that it is not gone through by the schema again. */
+  readonly load: (just?: 'checked') => Promise<Loaded>;
+  /** Writes all changes in one transaction, or none; each goes onto what is there by then (see `resolve`). */
+  readonly write: (changes: readonly Change[]) => Promise<Written>;
+  /** Empties the database, what cannot be read included, and puts this in, in one transaction. */
+  readonly replace: (workspace: Workspace) => Promise<Written>;
+  /** The last write of any tab. */
+  readonly revision: () => Promise<number>;
   /** Fills a database that was never filled; true when it did. Two tabs at once fill it once. */
-  readonly seedOnce: (changes: readonly Change[]) => Promise<boolean>;
+  readonly seedOnce: (workspace: Workspace) => Promise<boolean>;
   readonly close: () => void;
 }
 
-/** Opens the database of a workspace; each workspace has its own. */
-export async function openDatabase(name: WorkspaceName): Promise<Database> {
-  const db: IDBPDatabase<Schema> = await openDB<Schema>(`zevrin-${name}`, VERSION_OF_DATABASE, {
+/** The database is not the one that was opened: it was deleted, or a newer version of Zevrin has changed it. Only a reload helps. */
+export class DatabaseGone extends Error {}
+
+/** How many entries are unpacked in one go; a check holds a set-up with all its gear. */
+const BATCH: Partial<Readonly<Record<Collection, number>>> = { checks: 40, setups: 60 };
+
+const STORES: (Collection | 'meta')[] = [...COLLECTIONS, 'meta'];
+
+/** The steps from older versions, loaded only where there is something to bring up: an upgrade cannot wait for them. */
+async function stepsFor(name: string) {
+  const known = await indexedDB.databases?.().catch(() => undefined);
+  const version = known?.find((d) => d.name === name)?.version;
+  const none = known !== undefined && (version === undefined || version >= VERSION_OF_DATABASE);
+  return none ? null : (await import('./upgrade')).bringUp;
+}
+
+async function connect(name: WorkspaceName, onLost: () => void): Promise<Db> {
+  const bringUp = await stepsFor(`zevrin-${name}`);
+  const db: Db = await openDB<Schema>(`zevrin-${name}`, VERSION_OF_DATABASE, {
     upgrade(database, from, _to, tx) {
       for (const collection of COLLECTIONS) {
         if (!database.objectStoreNames.contains(collection)) database.createObjectStore(collection, { keyPath: 'id' });
       }
       if (from < 1) {
-        database.createObjectStore('meta');
+        void database.createObjectStore('meta').put(crypto.randomUUID(), 'born');
         return;
       }
       // All or nothing: what cannot be brought up stays as it was, and the workspace says that it cannot be opened.
-      bringUp(database as unknown as IDBPDatabase, tx as unknown as UpgradeTransaction, from).catch(() => tx.abort());
+      if (bringUp)
+        bringUp(database as unknown as IDBPDatabase, tx as unknown as UpgradeTransaction, from).catch(() => tx.abort());
+      else tx.abort();
     },
-    blocking: () => db.close(),
+    // Another tab upgrades or deletes it: this connection must not stand in the way.
+    blocking: () => {
+      db.close();
+      onLost();
+    },
+    terminated: onLost,
   });
+  return db;
+}
 
-  async function load() {
-    const tx = db.transaction(COLLECTIONS, 'readonly');
-    const lists = await Promise.all(COLLECTIONS.map((collection) => tx.objectStore(collection).getAll()));
-    await tx.done;
-    let unreadable = 0;
-    const entries = COLLECTIONS.map((collection, i) => {
-      const schema = workspaceSchema.shape[collection].element;
-      const docs = lists[i]!.map((stored) => stored.doc).filter((doc) => {
-        const fits = schema.safeParse(doc).success;
-        if (!fits) unreadable += 1;
-        return fits;
-      });
-      return [collection, docs] as const;
-    });
-    return { workspace: Object.fromEntries(entries) as unknown as Workspace, unreadable };
-  }
+/** Opens the database of a workspace; each workspace has its own. A connection that the browser closes is opened again when it is needed. */
+export async function openDatabase(name: WorkspaceName): Promise<Database> {
+  let db: Db | null = null;
+  let born: unknown;
+  let closed = false;
+  const lost = () => (db = null);
 
-  async function write(changes: readonly Change[]) {
-    if (changes.length === 0) return;
-    const tx = db.transaction(COLLECTIONS, 'readwrite', { durability: 'strict' });
+  async function connection(): Promise<Db> {
+    if (db) return db;
+    let next: Db;
     try {
-      for (const { collection, id, after } of changes) {
-        const store = tx.objectStore(collection);
-        // Each request fails with the transaction, which says it once for all of them.
-        (after === null ? store.delete(id) : store.put({ id, doc: after })).catch(() => undefined);
-      }
+      next = await connect(name, lost);
     } catch (error) {
-      // What cannot be stored throws at once; without this the changes before it would be kept.
+      if (born === undefined) throw error;
+      throw new DatabaseGone('A newer version of Zevrin is open in another tab.', { cause: error });
+    }
+    const id = (await next.get('meta', 'born')) ?? null;
+    if (born === undefined) born = id;
+    if (id !== born) {
+      next.close();
+      throw new DatabaseGone('What was stored has been deleted, by the browser or in another tab.');
+    }
+    if (closed) next.close();
+    return (db = next);
+  }
+  await connection();
+
+  /** One transaction; on a connection that turns out to be closed, once more on a new one. */
+  async function transact<T>(work: (tx: Writing) => Promise<T>): Promise<T> {
+    const begin = (on: Db): Writing => on.transaction(STORES, 'readwrite', { durability: 'strict' });
+    let tx: Writing;
+    try {
+      tx = begin(await connection());
+    } catch (error) {
+      if (error instanceof DatabaseGone || closed) throw error;
+      db = null;
+      tx = begin(await connection());
+    }
+    try {
+      const result = await work(tx);
+      // Everything is asked for; the sooner it is on the disk, the less a page that is closed now can lose.
+      tx.commit();
+      await tx.done;
+      return result;
+    } catch (error) {
+      // Half of a step is not kept. When the transaction is over by itself, it says why.
       tx.done.catch(() => undefined);
-      tx.abort();
+      try {
+        tx.abort();
+      } catch {
+        throw tx.error ?? error;
+      }
       throw error;
     }
-    await tx.done;
   }
 
-  async function seedOnce(changes: readonly Change[]) {
-    const tx = db.transaction([...COLLECTIONS, 'meta'], 'readwrite');
-    const seeded = await tx.objectStore('meta').get('seeded');
-    if (!seeded) {
-      void tx.objectStore('meta').put(true, 'seeded');
-      for (const { collection, id, after } of changes)
-        if (after) void tx.objectStore(collection).put({ id, doc: after });
+  async function countUp(tx: Writing): Promise<number> {
+    const revision = Number((await tx.objectStore('meta').get('revision')) ?? 0) + 1;
+    void tx.objectStore('meta').put(revision, 'revision');
+    return revision;
+  }
+  /** Requests fail with their transaction, which says it once for all of them. */
+  const request = (asked: Promise<unknown>) => void asked.catch(() => undefined);
+
+  async function load(just?: 'checked'): Promise<Loaded> {
+    const tx = (await connection()).transaction(STORES, 'readonly');
+    const revision = Number((await tx.objectStore('meta').get('revision')) ?? 0);
+    const lists: Stored[][] = [];
+    for (const collection of COLLECTIONS) {
+      const list: Stored[] = [];
+      // In batches: each is unpacked by itself, and the page breathes between two of them.
+      for (;;) {
+        const last = list.at(-1)?.id;
+        const range = last === undefined ? null : IDBKeyRange.lowerBound(last, true);
+        const more = await tx.objectStore(collection).getAll(range, BATCH[collection] ?? 500);
+        list.push(...more);
+        if (more.length < (BATCH[collection] ?? 500)) break;
+      }
+      lists.push(list);
     }
     await tx.done;
-    return !seeded;
+    const breathe = inSlices();
+    const unreadable: unknown[] = [];
+    const revisions = new Map<string, number>();
+    const entries: [Collection, Doc[]][] = [];
+    for (const [i, collection] of COLLECTIONS.entries()) {
+      const schema = workspaceSchema.shape[collection].element;
+      const docs: Doc[] = [];
+      for (const stored of lists[i]!) {
+        revisions.set(`${collection}/${stored.id}`, stored.revision ?? 0);
+        // Frozen one by one here; the store would freeze all of them at once.
+        if (just === 'checked' || schema.safeParse(stored.doc).success) docs.push(Object.freeze(stored.doc));
+        else unreadable.push(stored.doc);
+        await breathe();
+      }
+      entries.push([collection, docs]);
+    }
+    return {
+      workspace: Object.fromEntries(entries) as unknown as Workspace,
+      unreadable,
+      revision,
+      revisionOf: (collection, id) => revisions.get(`${collection}/${id}`) ?? 0,
+    };
   }
 
-  return { load, write, seedOnce, close: () => db.close() };
+  const write = (changes: readonly Change[]) =>
+    transact(async (tx): Promise<Written> => {
+      const revision = await countUp(tx);
+      const entries: Entry[] = [];
+      const notes: Note[] = [];
+      const there = await Promise.all(changes.map(({ collection, id }) => tx.objectStore(collection).get(id)));
+      const docs = new Map<string, Doc | null>();
+      changes.forEach((change, i) => {
+        const { collection, id } = change;
+        const key = `${collection}/${id}`;
+        // One step may change a document twice: the second goes onto the first.
+        const { doc, note } = resolve(change, docs.has(key) ? docs.get(key)! : (there[i]?.doc ?? null));
+        docs.set(key, doc);
+        const store = tx.objectStore(collection);
+        request(doc === null ? store.delete(id) : store.put({ id, doc, revision }));
+        entries.push({ collection, id, doc });
+        if (note) notes.push(note);
+      });
+      return { revision, entries, notes };
+    });
+
+  const fill = (tx: Writing, workspace: Workspace, revision: number) => {
+    for (const collection of COLLECTIONS)
+      for (const doc of workspace[collection]) request(tx.objectStore(collection).put({ id: doc.id, doc, revision }));
+  };
+
+  const replace = (workspace: Workspace) =>
+    transact(async (tx): Promise<Written> => {
+      const revision = await countUp(tx);
+      for (const collection of COLLECTIONS) request(tx.objectStore(collection).clear());
+      fill(tx, workspace, revision);
+      return { revision, entries: [], notes: [] };
+    });
+
+  const seedOnce = (workspace: Workspace) =>
+    transact(async (tx) => {
+      const seeded = Boolean(await tx.objectStore('meta').get('seeded'));
+      if (!seeded) {
+        request(tx.objectStore('meta').put(true, 'seeded'));
+        fill(tx, workspace, await countUp(tx));
+      }
+      return !seeded;
+    });
+
+  return {
+    load,
+    write,
+    replace,
+    revision: async () => Number((await (await connection()).get('meta', 'revision')) ?? 0),
+    seedOnce,
+    close: () => {
+      closed = true;
+      db?.close();
+    },
+  };
 }

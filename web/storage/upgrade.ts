@@ -1,7 +1,6 @@
 import type { IDBPDatabase, IDBPTransaction } from 'idb';
 import { entryFrom1To2, entryFrom3To4, setupsWithChoices } from '@core/files';
 
-export const VERSION_OF_DATABASE = 4;
 export type UpgradeTransaction = IDBPTransaction<unknown, string[], 'versionchange'>;
 
 interface Stored {

@@ -5,10 +5,11 @@ import { addTests, removeTest } from './test-edits';
 import { addSequence, changeSequence, removeSequence } from './sequence-edits';
 import { edited, loaded, recorded, redone, undone } from './workspace-slice';
 import { put } from '../storage/changes';
+import { quietDatabase } from '../storage/database.test-help';
 
 const NOW = '2026-06-01T00:00:00.000Z';
 function fresh() {
-  const { store } = createStore({ write: () => Promise.resolve(), tell: () => undefined });
+  const { store } = createStore({ database: quietDatabase(), tell: () => undefined });
   store.dispatch(loaded(demoWorkspace()));
   return { store, data: () => store.getState().workspace.data };
 }

@@ -4,19 +4,24 @@ import { emptyWorkspace } from '@core/files';
 import { ropeSlots } from '@core/rig';
 import { club, demoWorkspace, rappelDouble } from '@core/samples';
 import { difference, put, type Change } from '../storage/changes';
-import { createSaver } from '../storage/saver';
+import type { Written } from '../storage/database';
+import { quietDatabase } from '../storage/database.test-help';
 import { changeSetup, removeItem, saveItem } from './edits';
 import { nextAction } from './next-action';
 import { createStore } from './store';
-import { changedElsewhere, edited, fieldLeft, loaded, recorded, redone, undone } from './workspace-slice';
+import { changedElsewhere, edited, fieldLeft, loaded, recorded, redone, stepUndone, undone } from './workspace-slice';
 
 const settle = () => new Promise((resolve) => setTimeout(resolve, 0));
-function fresh(write: (changes: readonly Change[]) => Promise<void> = () => Promise.resolve()) {
+function fresh(write: () => Promise<void> = () => Promise.resolve()) {
   const written: (readonly Change[])[] = [];
   const made = createStore({
-    write: async (changes) => {
-      await write(changes);
-      written.push(changes);
+    database: {
+      ...quietDatabase(),
+      write: async (changes): Promise<Written> => {
+        await write();
+        written.push(changes);
+        return { revision: written.length, entries: [], notes: [] };
+      },
     },
     tell: () => undefined,
   });
@@ -107,6 +112,42 @@ describe('store', () => {
     expect(data().setups[0]!.name).toBe(rappelDouble.name);
   });
 
+  it('the “Undo” of a message takes back its own act, whatever was done since, or nothing', () => {
+    const { store, data } = fresh();
+    const removed = store.dispatch(edited(removeItem(club.thinRope))).payload.step;
+    const renaming = store.dispatch(edited(changeSetup(rappelDouble, renamed('A'), NOW, null))).payload.step;
+    store.dispatch(stepUndone(removed));
+    expect(data().items.some((i) => i.id === club.thinRope.id)).toBe(true);
+    expect(data().setups[0]!.name).toBe('A');
+    // A second time there is nothing to take back.
+    const before = data();
+    store.dispatch(stepUndone(removed));
+    expect(data()).toBe(before);
+    // Nor when the same was changed again since.
+    store.dispatch(edited(changeSetup(data().setups[0]!, renamed('B'), NOW, null)));
+    store.dispatch(stepUndone(renaming));
+    expect(data().setups[0]!.name).toBe('B');
+  });
+
+  it('the “Undo” of a message is written too', async () => {
+    const { store, written } = fresh();
+    const step = store.dispatch(edited(removeItem(club.thinRope))).payload.step;
+    store.dispatch(stepUndone(step));
+    await settle();
+    expect(written.map((w) => w[0]!.after)).toEqual([null, club.thinRope]);
+  });
+
+  it('undo takes back its own field and leaves what another tab has changed beside it', () => {
+    const { store, data } = fresh();
+    store.dispatch(edited(changeSetup(rappelDouble, renamed('A'), NOW, null)));
+    const there = { ...data().setups[0]!, note: 'written there' };
+    store.dispatch(changedElsewhere([put('setups', data().setups[0]!, there)]));
+    store.dispatch(undone());
+    expect(data().setups[0]).toMatchObject({ name: rappelDouble.name, note: 'written there' });
+    store.dispatch(redone());
+    expect(data().setups[0]).toMatchObject({ name: 'A', note: 'written there' });
+  });
+
   it('forgets steps that another tab has overtaken, and keeps the others', () => {
     const { store, data } = fresh();
     store.dispatch(edited(removeItem(club.thinRope)));
@@ -121,39 +162,21 @@ describe('store', () => {
 describe('saving', () => {
   it('says saved only when all is written, failed when it is not, and keeps the queue for a retry', async () => {
     let full = true;
-    const { store, saver, written } = fresh(() =>
+    const { store, sync, written } = fresh(() =>
       full ? Promise.reject(new Error('disk is full')) : Promise.resolve(),
     );
     const state = () => store.getState().workspace.save;
     store.dispatch(edited(removeItem(club.thinRope)));
     store.dispatch(edited(removeItem(club.thickRope)));
     await settle();
-    expect(state()).toEqual({ kind: 'failed', message: 'disk is full' });
-    expect([saver.pending(), written.length]).toEqual([2, 0]);
+    expect(state()).toEqual({ kind: 'failed', message: 'disk is full', gone: false });
+    expect([sync.pending(), written.length]).toEqual([2, 0]);
     full = false;
-    saver.retry();
+    sync.retry();
     expect(state()).toEqual({ kind: 'saving' });
     await settle();
     expect(state()).toEqual({ kind: 'saved' });
     expect(written.map((w) => w[0]!.id)).toEqual([club.thinRope.id, club.thickRope.id]);
-  });
-
-  it('writes in order, one at a time', async () => {
-    const log: string[] = [];
-    const saver = createSaver({
-      write: async (changes) => {
-        log.push(`begin ${changes[0]!.id}`);
-        await settle();
-        log.push(`end ${changes[0]!.id}`);
-      },
-      onState: () => undefined,
-      onWritten: () => undefined,
-    });
-    for (const item of [club.thinRope, club.thickRope]) saver.save(removeItem(item).changes);
-    await settle();
-    await settle();
-    await settle();
-    expect(log).toEqual(['begin rope-cladonia', 'end rope-cladonia', 'begin rope-parmelia', 'end rope-parmelia']);
   });
 });
 

@@ -1,35 +1,50 @@
 import { configureStore, createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
 import { inverse, type Change } from '../storage/changes';
-import { createSaver, type Saver } from '../storage/saver';
+import type { Database } from '../storage/database';
+import type { Note } from '../storage/resolve';
+import { createSync, type Message, type Sync } from '../storage/sync';
+import { docOf } from './history';
 import {
   changedElsewhere,
   edited,
   recorded,
   redone,
-  replaced,
   saveStateChanged,
+  stepUndone,
   undone,
   workspaceReducer,
   type WorkspaceState,
 } from './workspace-slice';
 
 export interface StoreOptions {
-  readonly write: (changes: readonly Change[]) => Promise<void>;
+  readonly database: Pick<Database, 'write' | 'replace' | 'load' | 'revision'>;
   /** Tells the other tabs what was written. */
-  readonly tell: (changes: readonly Change[]) => void;
+  readonly tell: (message: Message) => void;
+  /** Two tabs have changed the same; `here` when this one was later. */
+  readonly onNotes?: (notes: readonly Note[], here: boolean) => void;
+  readonly later?: (then: () => void) => void;
 }
 
-/** What an action wrote, seen from the state before it. */
-function changesOf(action: unknown, before: WorkspaceState): readonly Change[] {
+/** What an action wrote: which documents it was about, as they were and as they are. */
+function changesOf(action: unknown, before: WorkspaceState, after: WorkspaceState): readonly Change[] {
+  if (before.data === after.data) return [];
   if (edited.match(action)) return action.payload.changes;
-  if (recorded.match(action) || replaced.match(action)) return action.payload;
-  if (undone.match(action)) return inverse(before.past.at(-1)?.changes ?? []);
-  if (redone.match(action)) return before.future[0]?.changes ?? [];
-  return [];
+  if (recorded.match(action)) return action.payload;
+  const step = stepUndone.match(action)
+    ? before.past.find((s) => s.step === action.payload)
+    : undone.match(action)
+      ? before.past.at(-1)
+      : before.future[0];
+  const changes = step?.changes ?? [];
+  return (redone.match(action) ? changes : inverse(changes)).map((c) => ({
+    ...c,
+    before: docOf(before.data, c),
+    after: docOf(after.data, c),
+  }));
 }
 
 /** The store of one workspace. A listener writes every change through to the database, one transaction per change. */
-export function createStore({ write, tell }: StoreOptions) {
+export function createStore({ database, tell, onNotes = () => undefined, later }: StoreOptions) {
   const listener = createListenerMiddleware<{ workspace: WorkspaceState }>();
   const store = configureStore({
     reducer: { workspace: workspaceReducer },
@@ -37,16 +52,21 @@ export function createStore({ write, tell }: StoreOptions) {
     middleware: (defaults) =>
       defaults({ serializableCheck: false, immutableCheck: false }).prepend(listener.middleware),
   });
-  const saver: Saver = createSaver({
-    write,
+  const data = () => store.getState().workspace.data;
+  const sync: Sync = createSync({
+    database,
     onState: (state) => store.dispatch(saveStateChanged(state)),
-    onWritten: tell,
+    all: data,
+    onElsewhere: (changes) => store.dispatch(changedElsewhere(changes)),
+    onNotes,
+    tell,
+    ...(later ? { later } : {}),
   });
   listener.startListening({
-    matcher: isAnyOf(edited, recorded, replaced, undone, redone),
-    effect: (action, api) => saver.save(changesOf(action, api.getOriginalState().workspace)),
+    matcher: isAnyOf(edited, recorded, undone, stepUndone, redone),
+    effect: (action, api) => sync.save(changesOf(action, api.getOriginalState().workspace, api.getState().workspace)),
   });
-  return { store, saver, hear: (changes: readonly Change[]) => store.dispatch(changedElsewhere(changes)) };
+  return { store, sync };
 }
 
 export type AppStore = ReturnType<typeof createStore>['store'];

@@ -1,14 +1,10 @@
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createSlice, nanoid, type PayloadAction } from '@reduxjs/toolkit';
 import { emptyWorkspace, type Workspace } from '@core/files';
 import { applyChanges, inverse, type Change } from '../storage/changes';
-import type { SaveState } from '../storage/saver';
+import type { SaveState } from '../storage/sync';
+import { onto, stillOpen, type Edit } from './history';
 
-export interface Edit {
-  readonly label: string;
-  readonly changes: readonly Change[];
-  /** Steps with the same key that follow each other are one step to undo (typing in one field). */
-  readonly mergeKey: string | null;
-}
+export type { Edit } from './history';
 
 export interface WorkspaceState {
   readonly data: Workspace;
@@ -30,8 +26,11 @@ function merged(a: Edit, b: Edit): Edit {
   return { ...b, changes: [...changes.values()] };
 }
 
-const touches = (step: Edit, changes: readonly Change[]) =>
-  step.changes.some((a) => changes.some((b) => a.collection === b.collection && a.id === b.id));
+/** One step taken back or gone again: on what is there now, or not at all. */
+function go(state: WorkspaceState, changes: readonly Change[]): WorkspaceState | null {
+  const now = onto(state.data, changes);
+  return now && { ...state, data: applyChanges(state.data, now) };
+}
 
 /*
  * The reducers replace whole branches, since documents are plain immutable values; Immer is only asked to pass them through.
@@ -42,16 +41,19 @@ const slice = createSlice({
   reducers: {
     loaded: (_state, { payload }: PayloadAction<Workspace>) => ({ ...initialState, data: payload }),
     /** A change that can be undone. */
-    edited(state, { payload }: PayloadAction<Edit>) {
-      const last = state.past.at(-1);
-      const joins = last && payload.mergeKey !== null && last.mergeKey === payload.mergeKey;
-      const past = joins ? [...state.past.slice(0, -1), merged(last, payload)] : [...state.past, payload];
-      return {
-        ...state,
-        data: applyChanges(state.data, payload.changes),
-        past: past.slice(-HISTORY_LIMIT),
-        future: [],
-      };
+    edited: {
+      prepare: (edit: Edit) => ({ payload: { ...edit, step: nanoid() } }),
+      reducer(state, { payload }: PayloadAction<Edit>) {
+        const last = state.past.at(-1);
+        const joins = last && payload.mergeKey !== null && last.mergeKey === payload.mergeKey;
+        const past = joins ? [...state.past.slice(0, -1), merged(last, payload)] : [...state.past, payload];
+        return {
+          ...state,
+          data: applyChanges(state.data, payload.changes),
+          past: past.slice(-HISTORY_LIMIT),
+          future: [],
+        };
+      },
     },
     /** A record: it is not undone, and it leaves the history of everything else alone. */
     recorded: (state, { payload }: PayloadAction<readonly Change[]>) => ({
@@ -61,34 +63,32 @@ const slice = createSlice({
     undone(state) {
       const step = state.past.at(-1);
       if (!step) return state;
-      return {
-        ...state,
-        data: applyChanges(state.data, inverse(step.changes)),
-        past: state.past.slice(0, -1),
-        future: [step, ...state.future],
-      };
+      const past = state.past.slice(0, -1);
+      const next = go(state, inverse(step.changes));
+      return next ? { ...next, past, future: [step, ...state.future] } : { ...state, past };
+    },
+    /** One step among others, wherever it stands; nothing when it is gone or something of it was changed since. */
+    stepUndone(state, { payload }: PayloadAction<string>) {
+      const step = state.past.find((s) => s.step === payload);
+      const next = step && go(state, inverse(step.changes));
+      return next ? { ...next, past: state.past.filter((s) => s !== step), future: [] } : state;
     },
     redone(state) {
       const [step, ...future] = state.future;
       if (!step) return state;
-      return {
-        ...state,
-        data: applyChanges(state.data, step.changes),
-        past: [...state.past, { ...step, mergeKey: null }],
-        future,
-      };
+      const next = go(state, step.changes);
+      return next ? { ...next, past: [...state.past, { ...step, mergeKey: null }], future } : { ...state, future };
     },
-    /** Another tab has written. Steps that touch the same documents can no longer be undone here: they would bring old values back. */
-    changedElsewhere: (state, { payload }: PayloadAction<readonly Change[]>) => ({
-      ...state,
-      data: applyChanges(state.data, payload),
-      past: state.past.filter((step) => !touches(step, payload)),
-      future: state.future.filter((step) => !touches(step, payload)),
-    }),
+    /** Another tab has written. Steps that would bring old values back over it can no longer be undone here. */
+    changedElsewhere(state, { payload }: PayloadAction<readonly Change[]>) {
+      const data = applyChanges(state.data, payload);
+      const past = stillOpen(data, [...state.past].reverse(), 'undo').reverse();
+      return { ...state, data, past, future: stillOpen(data, state.future, 'redo') };
+    },
     /** Everything is replaced (import, wipe): there is nothing to go back to step by step. */
-    replaced: (state, { payload }: PayloadAction<readonly Change[]>) => ({
+    replaced: (state, { payload }: PayloadAction<Workspace>) => ({
       ...state,
-      data: applyChanges(state.data, payload),
+      data: payload,
       past: [],
       future: [],
     }),
@@ -102,6 +102,16 @@ const slice = createSlice({
   },
 });
 
-export const { loaded, edited, recorded, undone, redone, changedElsewhere, replaced, saveStateChanged, fieldLeft } =
-  slice.actions;
+export const {
+  loaded,
+  edited,
+  recorded,
+  undone,
+  stepUndone,
+  redone,
+  changedElsewhere,
+  replaced,
+  saveStateChanged,
+  fieldLeft,
+} = slice.actions;
 export const workspaceReducer = slice.reducer;

@@ -17,7 +17,8 @@ export function NameField({ label, name, onRename }: NameFieldProps) {
       <input
         aria-label={label}
         className="w-full truncate rounded border border-transparent bg-transparent py-1 font-bold hover:border-line-2 focus:border-line-2 focus:bg-surface"
-        value={typed ?? name}
+        // What is typed stands as long as it says what is stored, or nothing.
+        value={typed !== null && (typed.trim() === '' || typed.trim() === name) ? typed : name}
         maxLength={80}
         onChange={(event) => {
           setTyped(event.target.value);

@@ -1,9 +1,10 @@
-import { createContext, lazy, Suspense, use, useCallback, useState, type ReactNode } from 'react';
+import { createContext, use, useCallback, useState, type ReactNode } from 'react';
 import type { Message } from './message';
+import { part } from './part';
 
 type Say = (text: string, action?: Message['action']) => void;
 const Context = createContext<Say>(() => undefined);
-const ToastViewport = lazy(() => import('./ToastViewport').then((m) => ({ default: m.ToastViewport })));
+const ToastViewport = part('The message', () => import('./ToastViewport').then((m) => m.ToastViewport));
 
 /** Says something in passing, with at most one thing to do about it. */
 export const useToast = (): Say => use(Context);
@@ -17,9 +18,7 @@ export function Toasts({ children }: { children: ReactNode }) {
     <>
       <Context value={say}>{children}</Context>
       {messages.length > 0 && (
-        <Suspense>
-          <ToastViewport messages={messages} onGone={(id) => setMessages((all) => all.filter((m) => m.id !== id))} />
-        </Suspense>
+        <ToastViewport messages={messages} onGone={(id) => setMessages((all) => all.filter((m) => m.id !== id))} />
       )}
     </>
   );

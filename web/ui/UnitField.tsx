@@ -40,9 +40,17 @@ export function UnitField({
 }: UnitFieldProps) {
   const { system } = usePreferences();
   const id = useId();
-  const [typed, setTyped] = useState<string | null>(null);
+  const [text, setTyped] = useState<string | null>(null);
   const read = (text: string) => parseQuantity(text, { quantity, system, min, max });
 
+  // What is typed stands as long as it says what is stored: when another tab has changed that, it is shown.
+  const means = (() => {
+    if (text === null) return undefined;
+    if (text.trim() === '') return optional ? null : undefined;
+    const result = read(text);
+    return result.ok ? result.value : undefined;
+  })();
+  const typed = means !== undefined && means !== value ? null : text;
   const shown = typed ?? restText(value, quantity, system);
   const problem = (() => {
     if (typed === null || (typed.trim() === '' && optional)) return undefined;
@@ -69,11 +77,11 @@ export function UnitField({
           aria-invalid={message !== undefined}
           aria-describedby={`${id}-more`}
           onChange={(event) => {
-            const text = event.target.value;
-            setTyped(text);
-            if (text.trim() === '' && optional) onChange(null);
+            const next = event.target.value;
+            setTyped(next);
+            if (next.trim() === '' && optional) onChange(null);
             else {
-              const result = read(text);
+              const result = read(next);
               onChange(result.ok ? result.value : undefined);
             }
           }}

@@ -1,10 +1,12 @@
 import { useMemo, useState } from 'react';
+import { z } from 'zod';
 import { answersInOrder, type CheckItem } from '@core/check';
 import { fillTemplate } from '@core/finding';
 import type { CheckRecord, ItemStatus, Who } from '@core/log';
 import { usePreferences } from '../../app/preferences';
 import { draftStore } from '../../ui/draft';
 import { SeverityMark } from '../../ui/SeverityMark';
+import { useSettled } from '../../ui/useSettled';
 
 interface CheckHalfProps {
   readonly record: CheckRecord;
@@ -13,6 +15,8 @@ interface CheckHalfProps {
   readonly who: Who;
   readonly name: string;
   readonly turned: boolean;
+  /** False while the check runs in another tab. */
+  readonly answers: boolean;
   readonly onAnswer: (answer: string) => void;
   readonly onFixed: (note: string) => void;
 }
@@ -24,7 +28,8 @@ const KIND_WORDS = {
 } as const;
 
 /** One person's half of the check: what to look at and touch, and what was seen. */
-export function CheckHalf({ record, item, status, who, name, turned, onAnswer, onFixed }: CheckHalfProps) {
+export function CheckHalf({ record, item, status, who, name, turned, answers, onAnswer, onFixed }: CheckHalfProps) {
+  const settled = useSettled(item.id);
   const { system } = usePreferences();
   const say = (text: string) => fillTemplate(text, item.numbers, system);
   const answered = status.confirmed.includes(who);
@@ -48,7 +53,7 @@ export function CheckHalf({ record, item, status, who, name, turned, onAnswer, o
         <Repair
           draftKey={`${record.id}/${item.id}`}
           answer={say(status.failedAnswer!)}
-          fixer={who === 'climber'}
+          fixer={who === 'climber' && answers}
           onFixed={onFixed}
         />
       ) : (
@@ -69,6 +74,7 @@ export function CheckHalf({ record, item, status, who, name, turned, onAnswer, o
                       key={answer}
                       type="button"
                       className="btn min-h-12 justify-start text-left leading-tight"
+                      disabled={!answers || !settled}
                       onClick={() => onAnswer(answer)}
                     >
                       {say(answer)}
@@ -84,6 +90,8 @@ export function CheckHalf({ record, item, status, who, name, turned, onAnswer, o
   );
 }
 
+const noteDraft = z.strictObject({ note: z.string() });
+
 interface RepairProps {
   readonly draftKey: string;
   readonly answer: string;
@@ -93,11 +101,8 @@ interface RepairProps {
 }
 
 function Repair({ draftKey, answer, fixer, onFixed }: RepairProps) {
-  const draft = useMemo(() => draftStore(`repair/${draftKey}`), [draftKey]);
-  const [note, setNote] = useState(() => {
-    const kept = draft.read()?.note;
-    return typeof kept === 'string' ? kept : '';
-  });
+  const draft = useMemo(() => draftStore(`repair/${draftKey}`, noteDraft), [draftKey]);
+  const [note, setNote] = useState(() => draft.read()?.note ?? '');
   return (
     <div className="mt-2 grid gap-2">
       <p className="flex items-start gap-2 text-stop">

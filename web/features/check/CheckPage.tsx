@@ -3,12 +3,14 @@ import { checkers, confirmers, endCheck, itemStatus, nextItem, sawEvent, withEve
 import { NotFound } from '../../app/NotFound';
 import { useTitle } from '../../app/useTitle';
 import { SaveIndicator } from '../../app/SaveIndicator';
-import { usePlace } from '../../app/WorkspaceProvider';
+import { usePlace } from '../../app/place';
 import { put } from '../../storage/changes';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { recorded } from '../../store/workspace-slice';
 import { ConfirmButton } from '../../ui/ConfirmButton';
 import { SeverityMark } from '../../ui/SeverityMark';
+import { useOneTab } from '../../ui/useOneTab';
+import { useSettled } from '../../ui/useSettled';
 import { useWakeLock } from '../../ui/useWakeLock';
 import { CheckHalf } from './CheckHalf';
 
@@ -27,6 +29,7 @@ function RunningCheck({ record }: { record: CheckRecord }) {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   useWakeLock();
+  const { holder, takeOver } = useOneTab(`zevrin-check-${name}-${record.id}`);
   const item = nextItem(record);
   const save = (next: CheckRecord) => {
     if (next !== record) dispatch(recorded([put('checks', record, next)]));
@@ -45,13 +48,14 @@ function RunningCheck({ record }: { record: CheckRecord }) {
   const half = (who: 'climber' | 'partner') =>
     item && (
       <CheckHalf
-        key={`${item.id}/${who}`}
+        key={`${item.id}/${who}/${record.events.filter((e) => e.itemId === item.id && e.type === 'fixed').length}`}
         record={record}
         item={item}
         status={itemStatus(record, item)}
         who={who}
         name={names[who]}
         turned={who === 'partner'}
+        answers={holder === 'here'}
         onAnswer={(answer) => save(withEvent(record, sawEvent(item, who, answer, now())))}
         onFixed={(note) => save(withEvent(record, { type: 'fixed', itemId: item.id, note, at: now() }))}
       />
@@ -60,6 +64,14 @@ function RunningCheck({ record }: { record: CheckRecord }) {
   return (
     <main className="mx-auto flex h-dvh max-w-3xl flex-col bg-surface">
       <h1 className="sr-only">Check of {record.setup.name}</h1>
+      {holder === 'elsewhere' && (
+        <p role="status" className="flex flex-wrap items-center gap-3 bg-mind-wash px-4 py-2 text-mind">
+          <span className="min-w-52 flex-1">This check runs in another tab. Here it can be read, not answered.</span>
+          <button type="button" className="btn" onClick={takeOver}>
+            Go on in this tab
+          </button>
+        </p>
+      )}
       {item ? (
         <>
           {facing && half('partner')}
@@ -114,11 +126,19 @@ function RunningCheck({ record }: { record: CheckRecord }) {
               The plan was <SeverityMark severity={record.verdict} withWord />
             </p>
           )}
-          <button type="button" className="btn btn-act min-h-14 text-lg" onClick={() => end('complete')}>
-            Close the check
-          </button>
+          <Close onClose={() => end('complete')} disabled={holder !== 'here'} />
         </div>
       )}
     </main>
+  );
+}
+
+/** Not at once: the tap that answered the last item must not close what nobody has read. */
+function Close({ onClose, disabled }: { onClose: () => void; disabled: boolean }) {
+  const settled = useSettled('close');
+  return (
+    <button type="button" className="btn btn-act min-h-14 text-lg" disabled={disabled || !settled} onClick={onClose}>
+      Close the check
+    </button>
   );
 }

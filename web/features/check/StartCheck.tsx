@@ -1,10 +1,11 @@
 import { ListChecks } from 'lucide-react';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Assessment } from '@core/assess';
 import type { Setup } from '@core/rig';
+import { part } from '../../ui/part';
 
-const StartDialog = lazy(() => import('./StartDialog').then((m) => ({ default: m.StartDialog })));
+const StartDialog = part('The start of the check', () => import('./StartDialog').then((m) => m.StartDialog));
 
 /** Leads to the check made from this set-up. A set-up with a Stop is put right first, one that lacks a part is completed. */
 export function StartCheck({ setup, assessment }: { setup: Setup; assessment: Assessment }) {
@@ -26,11 +27,7 @@ export function StartCheck({ setup, assessment }: { setup: Setup; assessment: As
         <ListChecks aria-hidden className="size-5" />
         Check before use
       </button>
-      {asking && (
-        <Suspense>
-          <StartDialog setup={setup} assessment={assessment} onClose={() => setAsking(false)} />
-        </Suspense>
-      )}
+      {asking && <StartDialog setup={setup} assessment={assessment} onClose={() => setAsking(false)} />}
     </>
   );
 }

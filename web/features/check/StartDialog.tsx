@@ -6,7 +6,7 @@ import type { Assessment } from '@core/assess';
 import { buildCheck } from '@core/check';
 import type { CheckRecord } from '@core/log';
 import type { Setup } from '@core/rig';
-import { usePlace } from '../../app/WorkspaceProvider';
+import { usePlace } from '../../app/place';
 import { put } from '../../storage/changes';
 import { useAppDispatch } from '../../store/hooks';
 import { recorded } from '../../store/workspace-slice';

@@ -2,7 +2,7 @@ import type { Remote } from 'comlink';
 import { useCallback, useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { JOB_KEYS, JOBS, servesJob, type Connector, type Device, type Job } from '@core/gear';
-import { usePlace } from '../../app/WorkspaceProvider';
+import { usePlace } from '../../app/place';
 import { useTitle } from '../../app/useTitle';
 import { useWorkspace } from '../../store/hooks';
 import { WorkProgress } from '../../ui/WorkProgress';

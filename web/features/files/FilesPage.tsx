@@ -1,22 +1,31 @@
 import { nanoid } from '@reduxjs/toolkit';
 import { format } from 'date-fns';
 import { Download, Trash2 } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { proxy } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { COLLECTIONS, emptyWorkspace, readDocument, writeWorkspace, type FileIssue, type Workspace } from '@core/files';
+import {
+  COLLECTIONS,
+  emptyWorkspace,
+  writeWorkspace,
+  type Collection,
+  type FileIssue,
+  type Workspace,
+} from '@core/files';
 import type { Setup } from '@core/rig';
 import type { Sequence } from '@core/sequence';
-import { usePlace } from '../../app/WorkspaceProvider';
+import { usePlace } from '../../app/place';
 import { useTitle } from '../../app/useTitle';
-import { difference } from '../../storage/changes';
 import { addSetup } from '../../store/edits';
 import { addSequence } from '../../store/sequence-edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited, replaced } from '../../store/workspace-slice';
 import { ConfirmButton } from '../../ui/ConfirmButton';
-import { downloadText } from '../../ui/download';
+import { download, downloadText } from '../../ui/download';
 import { FileButton } from '../../ui/FileButton';
 import { useToast } from '../../ui/Toasts';
+import { hireForFiles } from '../../workers/files';
+import type { Counts, Read } from '../../workers/files-worker';
 
 const WORDS: Readonly<Record<keyof Workspace, readonly [string, string]>> = {
   items: ['item of gear', 'items of gear'],
@@ -27,21 +36,26 @@ const WORDS: Readonly<Record<keyof Workspace, readonly [string, string]>> = {
   wayTests: ['own test', 'own tests'],
   sequences: ['order of steps', 'orders of steps'],
 };
-const contents = (workspace: Workspace): string =>
-  COLLECTIONS.map((c) => `${workspace[c].length} ${WORDS[c][workspace[c].length === 1 ? 0 : 1]}`).join(', ');
+const countsOf = (workspace: Workspace): Counts =>
+  Object.fromEntries(COLLECTIONS.map((c) => [c, workspace[c].length])) as Record<Collection, number>;
+const contents = (counts: Counts): string =>
+  COLLECTIONS.map((c) => `${counts[c]} ${WORDS[c][counts[c] === 1 ? 0 : 1]}`).join(', ');
+const messageOf = (error: unknown) => (error instanceof Error ? error.message : String(error));
 
 type Reading =
   | { readonly kind: 'none' }
-  | { readonly kind: 'refused'; readonly file: string; readonly issues: readonly FileIssue[] }
-  | { readonly kind: 'workspace'; readonly file: string; readonly workspace: Workspace }
-  | { readonly kind: 'setup'; readonly file: string; readonly setup: Setup }
-  | { readonly kind: 'sequence'; readonly file: string; readonly sequence: Sequence };
+  | { readonly kind: 'reading'; readonly file: string; readonly done: number }
+  | { readonly kind: 'failed'; readonly file: string; readonly message: string }
+  | ({ readonly file: string } & Read);
+
+type Storing =
+  { readonly kind: 'no' } | { readonly kind: 'running' } | { readonly kind: 'failed'; readonly message: string };
 
 /** Export, import and wipe. A file is taken whole or not at all. */
 export function FilesPage() {
   useTitle('Files');
   const data = useWorkspace();
-  const { name } = usePlace();
+  const { name, sync, unreadable } = usePlace();
   const dispatch = useAppDispatch();
   const say = useToast();
   const [reading, setReading] = useState<Reading>({ kind: 'none' });
@@ -50,25 +64,72 @@ export function FilesPage() {
     void navigator.storage?.persisted?.().then(setKept);
   }, []);
 
-  const read = async (file: File) => {
-    const result = readDocument(await file.text());
-    if (!result.ok) setReading({ kind: 'refused', file: file.name, issues: result.issues });
-    else if (result.value.kind === 'workspace')
-      setReading({ kind: 'workspace', file: file.name, workspace: result.value.workspace });
-    else if (result.value.kind === 'setup') setReading({ kind: 'setup', file: file.name, setup: result.value.setup });
-    else setReading({ kind: 'sequence', file: file.name, sequence: result.value.sequence });
+  const worker = useRef<ReturnType<typeof hireForFiles> | null>(null);
+  const dismiss = () => {
+    worker.current?.end();
+    worker.current = null;
   };
-  const replaceBy = (next: Workspace, done: string) => {
-    dispatch(replaced(difference(data, next)));
+  useEffect(() => dismiss, []);
+  const hire = () => {
+    dismiss();
+    return (worker.current = hireForFiles());
+  };
+
+  const read = async (file: File) => {
+    const hired = hire();
+    setReading({ kind: 'reading', file: file.name, done: 0 });
+    const onEntry = proxy((done: number) => {
+      if (worker.current === hired)
+        setReading((now) => (now.kind === 'reading' ? { kind: 'reading', file: file.name, done } : now));
+    });
+    try {
+      const result = await Promise.race([hired.api.read(file, onEntry), hired.failed]);
+      if (worker.current === hired) setReading({ ...result, file: file.name });
+    } catch (error) {
+      if (worker.current === hired) setReading({ kind: 'failed', file: file.name, message: messageOf(error) });
+    }
+  };
+  const leaveFile = () => {
+    dismiss();
     setReading({ kind: 'none' });
+  };
+  const [storing, setStoring] = useState<Storing>({ kind: 'no' });
+  /** Says that it is done when it is on the disk, and not before. */
+  const replaceBy = async (write: Parameters<typeof sync.replace>[0], done: string) => {
+    setStoring({ kind: 'running' });
+    try {
+      dispatch(replaced(await sync.replace(write)));
+    } catch (error) {
+      setStoring({ kind: 'failed', message: messageOf(error) });
+      return;
+    }
+    setStoring({ kind: 'no' });
+    leaveFile();
     say(done);
+  };
+  const storeFile = () => {
+    const hired = worker.current;
+    if (hired) void replaceBy(() => Promise.race([hired.api.store(name), hired.failed]), 'The file is read in.');
+  };
+  const takeCopy = async () => {
+    // What waits goes to the disk first; when it cannot, the copy is made of what is on the screen.
+    const file = `zevrin-${name}-${format(new Date(), 'yyyy-MM-dd')}.zevrin.json`;
+    if (sync.pending() > 0) return downloadText(file, writeWorkspace(data));
+    const hired = hireForFiles();
+    try {
+      download(file, await Promise.race([hired.api.write(name), hired.failed]));
+    } catch {
+      downloadText(file, writeWorkspace(data));
+    } finally {
+      hired.end();
+    }
   };
   const takeSetup = (setup: Setup) => {
     const known = data.setups.some((s) => s.id === setup.id);
     dispatch(
       edited(addSetup(known ? { ...setup, id: nanoid(), name: `${setup.name.slice(0, 70)} (read in)` } : setup)),
     );
-    setReading({ kind: 'none' });
+    leaveFile();
     say('The set-up is added.');
   };
   const takeSequence = (sequence: Sequence) => {
@@ -78,35 +139,40 @@ export function FilesPage() {
         addSequence(known ? { ...sequence, id: nanoid(), name: `${sequence.name.slice(0, 70)} (read in)` } : sequence),
       ),
     );
-    setReading({ kind: 'none' });
+    leaveFile();
     say('The order of steps is added.');
   };
   const resetDemo = async () => {
     const { demoWorkspace } = await import('@core/samples');
-    replaceBy(demoWorkspace(), 'The demo is as it was at first.');
+    const demo = demoWorkspace();
+    await replaceBy((database) => database.replace(demo), 'The demo is as it was at first.');
   };
 
   return (
     <div className="mx-auto max-w-3xl px-4 py-6">
       <h1>Files</h1>
       <p className="mt-1 text-ink-2">
-        This workspace holds {contents(data)}. It is stored in this browser only
+        This workspace holds {contents(countsOf(data))}. It is stored in this browser only
         {kept === true
           ? ', which has agreed to keep it.'
           : kept === false
             ? ', which may clear it when space runs short: keep a copy.'
             : '.'}
       </p>
+      {storing.kind === 'running' && (
+        <p role="status" className="mt-4">
+          Storing …
+        </p>
+      )}
+      {storing.kind === 'failed' && (
+        <p role="alert" className="mt-4 rounded-lg bg-stop-wash p-4 text-stop">
+          It could not be stored, and nothing here has changed: {storing.message}
+        </p>
+      )}
       <section className="mt-6 grid gap-2">
         <h2>Take a copy</h2>
         <div>
-          <button
-            type="button"
-            className="btn btn-act"
-            onClick={() =>
-              downloadText(`zevrin-${name}-${format(new Date(), 'yyyy-MM-dd')}.zevrin.json`, writeWorkspace(data))
-            }
-          >
+          <button type="button" className="btn btn-act" onClick={() => void takeCopy()}>
             <Download aria-hidden className="size-5" />
             Export everything
           </button>
@@ -122,22 +188,31 @@ export function FilesPage() {
             onFile={(file) => void read(file)}
           />
         </div>
+        {reading.kind === 'reading' && (
+          <p role="status" className="flex flex-wrap items-center gap-3">
+            <progress aria-label="Progress" /> Reading {reading.file}: {reading.done} entries checked
+            <button type="button" className="btn" onClick={leaveFile}>
+              Stop
+            </button>
+          </p>
+        )}
+        {reading.kind === 'failed' && (
+          <p role="alert" className="rounded-lg bg-stop-wash p-4 text-stop">
+            <strong>{reading.file}</strong> could not be read: {reading.message}. Nothing here has changed.
+          </p>
+        )}
         {reading.kind === 'refused' && <Refusal file={reading.file} issues={reading.issues} />}
         {reading.kind === 'workspace' && (
           <div className="rounded-lg bg-untested-wash p-4 text-untested">
             <p>
-              <strong>{reading.file}</strong> holds {contents(reading.workspace)}. It replaces everything in this
+              <strong>{reading.file}</strong> holds {contents(reading.counts)}. It replaces everything in this
               workspace.
             </p>
             <div className="mt-3 flex flex-wrap gap-3">
-              <button
-                type="button"
-                className="btn btn-act"
-                onClick={() => replaceBy(reading.workspace, 'The file is read in.')}
-              >
+              <button type="button" className="btn btn-act" onClick={storeFile}>
                 Replace everything with it
               </button>
-              <button type="button" className="btn" onClick={() => setReading({ kind: 'none' })}>
+              <button type="button" className="btn" onClick={leaveFile}>
                 Leave it
               </button>
             </div>
@@ -148,7 +223,7 @@ export function FilesPage() {
             file={reading.file}
             what={`one set-up, “${reading.setup.name}”`}
             onAdd={() => takeSetup(reading.setup)}
-            onLeave={() => setReading({ kind: 'none' })}
+            onLeave={leaveFile}
           />
         )}
         {reading.kind === 'sequence' && (
@@ -156,18 +231,35 @@ export function FilesPage() {
             file={reading.file}
             what={`one order of steps, “${reading.sequence.name}”`}
             onAdd={() => takeSequence(reading.sequence)}
-            onLeave={() => setReading({ kind: 'none' })}
+            onLeave={leaveFile}
           />
         )}
       </section>
       <section className="mt-8 grid gap-2">
         <h2>Wipe</h2>
+        {unreadable.length > 0 && (
+          <div className="flex flex-wrap items-center gap-3 rounded-lg bg-mind-wash px-4 py-2 text-mind">
+            <p className="min-w-60 flex-1">
+              {unreadable.length} stored {unreadable.length === 1 ? 'entry' : 'entries'} cannot be read by this version.
+              They are not in an export, and wiping removes them too.
+            </p>
+            <button
+              type="button"
+              className="btn"
+              onClick={() => downloadText(`zevrin-${name}-not-read.json`, `${JSON.stringify(unreadable, null, 2)}\n`)}
+            >
+              Save them to a file
+            </button>
+          </div>
+        )}
         <div className="flex flex-wrap gap-3">
           <ConfirmButton
             title="Wipe this workspace?"
-            text={`${contents(data)} are removed from this browser. This cannot be undone; export first.`}
+            text={`${contents(countsOf(data))} are removed from this browser. This cannot be undone; export first.`}
             confirm="Wipe it"
-            onConfirm={() => replaceBy(emptyWorkspace(), 'The workspace is empty.')}
+            onConfirm={() =>
+              void replaceBy((database) => database.replace(emptyWorkspace()), 'The workspace is empty.')
+            }
           >
             <Trash2 aria-hidden className="size-5" />
             Wipe everything

@@ -7,7 +7,7 @@ import { diameterOf, JOB_KEYS, JOBS, servesJob, type Device, type Job, type Rope
 import { printNumber, printQuantity } from '@core/units';
 import { usePreferences } from '../../app/preferences';
 import { useTitle } from '../../app/useTitle';
-import { usePlace } from '../../app/WorkspaceProvider';
+import { usePlace } from '../../app/place';
 import { useWorkspace } from '../../store/hooks';
 import { downloadText } from '../../ui/download';
 import { SEVERITY_WORDS, SeverityMark } from '../../ui/SeverityMark';

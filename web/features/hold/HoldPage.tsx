@@ -2,7 +2,7 @@ import { ChevronLeft } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { assess, type Assessment } from '@core/assess';
-import type { Finding } from '@core/finding';
+import { literal, renderSentence, type Finding } from '@core/finding';
 import {
   closure,
   FAULT_KINDS,
@@ -18,6 +18,7 @@ import {
 import { contextOf, slotsOf, type Context } from '@core/parts';
 import type { RigPerson, Setup } from '@core/rig';
 import { NotFound } from '../../app/NotFound';
+import { usePreferences } from '../../app/preferences';
 import { useTitle } from '../../app/useTitle';
 import { LazyDrawings } from '../../drawing/lazy';
 import { useWorkspace } from '../../store/hooks';
@@ -173,7 +174,7 @@ function gone(assessment: Assessment, model: HoldModel, faults: readonly string[
       code: 'hold.single-point',
       severity: faults.includes(f.id) ? 'stop' : 'mind',
       subject: [f.part],
-      says: sentence(f.says),
+      says: literal(clause(f.says)),
       because: '',
       remedy: '',
       numbers: [],
@@ -181,10 +182,11 @@ function gone(assessment: Assessment, model: HoldModel, faults: readonly string[
     }));
   return { ...assessment, findings };
 }
-const sentence = (clause: string) => `${clause.replace(/^./, (c) => c.toUpperCase())}.`;
+const clause = (text: string) => `${text.replace(/^./, (c) => c.toUpperCase())}.`;
 
 function Summary({ model, singles }: { model: HoldModel; singles: readonly SinglePoint[] }) {
   const { holds, noHolds } = model;
+  const { system } = usePreferences();
   const open = singles.filter((s) => !s.accepted).length;
   return (
     <>
@@ -202,7 +204,7 @@ function Summary({ model, singles }: { model: HoldModel; singles: readonly Singl
         <p key={s.id} className="mt-2 flex max-w-prose items-start gap-2">
           <SeverityMark severity={s.severity} />
           <span>
-            <strong>{s.label}</strong> does not count: {s.because}
+            <strong>{s.label}</strong> does not count: {renderSentence(s.because, system)}
           </span>
         </p>
       ))}
@@ -219,6 +221,7 @@ interface ReplayProps {
 }
 
 function Replay({ row, also, onAlso, model, singles }: ReplayProps) {
+  const { system } = usePreferences();
   const faults = [...row.faults, ...(also ? [also] : [])];
   const happened = closure(model, faults);
   const left = standing(model, faults);
@@ -231,7 +234,7 @@ function Replay({ row, also, onAlso, model, singles }: ReplayProps) {
       {row.causes.length > 0 && <p className="text-ink-2">For instance: {row.causes.join('; ')}.</p>}
       {follows.map((c) => (
         <p key={c.then} className="mt-1">
-          Then {says(c.then)}. <span className="text-ink-2">{c.because}</span>
+          Then {says(c.then)}. <span className="text-ink-2">{renderSentence(c.because, system)}</span>
         </p>
       ))}
       <p role="status" className={`mt-1 font-bold ${left.length === 0 ? 'text-stop' : 'text-clear'}`}>
@@ -283,7 +286,7 @@ function Together({ cuts, model, onChoose }: TogetherProps) {
             >
               <HoldMark stands={false} label="Nothing holds" />
               <span>
-                {sentence(by.get(a!)!.says).slice(0, -1)}, and {by.get(b!)!.says}
+                {clause(by.get(a!)!.says).slice(0, -1)}, and {by.get(b!)!.says}
               </span>
             </button>
           </li>

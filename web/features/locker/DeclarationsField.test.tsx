@@ -22,7 +22,7 @@ function Form({ onValid }: { onValid: (value: unknown) => void }) {
   const form = useSchemaForm({
     schema: deviceSchema,
     draftKey: 'test/device',
-    start: { ...club.groovedTube, declarations: two },
+    now: { ...club.groovedTube, declarations: two },
     onValid,
   });
   return (

@@ -3,14 +3,15 @@ import { useState } from 'react';
 import { useLocation, useNavigate, useParams } from 'react-router';
 import type { z } from 'zod';
 import { fieldMeta, type Item, type Person } from '@core/gear';
+import { printQuantity, type UnitSystem } from '@core/units';
+import { usePreferences } from '../../app/preferences';
 import { NotFound } from '../../app/NotFound';
 import { useTitle } from '../../app/useTitle';
-import { usePlace } from '../../app/WorkspaceProvider';
+import { usePlace } from '../../app/place';
 import { removeItem, removePerson, saveItem, savePerson } from '../../store/edits';
-import { useAppDispatch, useWorkspace } from '../../store/hooks';
-import { edited, undone } from '../../store/workspace-slice';
+import { useWorkspace } from '../../store/hooks';
 import { SchemaField } from '../../ui/SchemaField';
-import { useToast } from '../../ui/Toasts';
+import { useUndoable } from '../../ui/useUndoable';
 import { useSchemaForm } from '../../ui/useSchemaForm';
 import { DeclarationsField, type DeclarationDraft } from './DeclarationsField';
 import { blankOf, isLockerKind, KINDS, schemaOf, type LockerKind } from './kinds';
@@ -18,31 +19,57 @@ import { blankOf, isLockerKind, KINDS, schemaOf, type LockerKind } from './kinds
 export function ItemPage() {
   const { kind, id } = useParams();
   const { items, people } = useWorkspace();
-  if (!isLockerKind(kind)) return <NotFound />;
-  const thing = kind === 'person' ? people.find((p) => p.id === id) : items.find((i) => i.id === id && i.kind === kind);
-  if (id !== 'new' && !thing) return <NotFound what={`This ${KINDS[kind].one.toLowerCase()}`} />;
-  return <ItemForm key={`${kind}/${id}`} kind={kind} thing={thing ?? null} />;
+  const known = isLockerKind(kind);
+  const thing = !known
+    ? undefined
+    : kind === 'person'
+      ? people.find((p) => p.id === id)
+      : items.find((i) => i.id === id && i.kind === kind);
+  // What is taken out in another tab while its form is open stays in the form, with what was typed.
+  const [last, setLast] = useState(thing);
+  if (thing && thing !== last) setLast(thing);
+  if (!known) return <NotFound />;
+  const shown = thing ?? (last?.id === id ? last : undefined);
+  if (id !== 'new' && !shown) return <NotFound what={`This ${KINDS[kind].one.toLowerCase()}`} />;
+  return <ItemForm key={`${kind}/${id}`} kind={kind} thing={shown ?? null} gone={shown !== thing} />;
 }
 
-function ItemForm({ kind, thing }: { kind: LockerKind; thing: Item | Person | null }) {
+/** What stands in a field, for a sentence; nothing for what is more than a value. */
+function sayValue(schema: z.ZodType, value: unknown, system: UnitSystem): string {
+  const meta = fieldMeta(schema);
+  if (value === null || value === '') return ', there: empty';
+  if (typeof value === 'number' && meta?.quantity) return `, there: ${printQuantity(value, meta.quantity, system)}`;
+  return typeof value === 'string' ? `, there: “${meta?.options?.[value] ?? value}”` : '';
+}
+
+interface ItemFormProps {
+  readonly kind: LockerKind;
+  readonly thing: Item | Person | null;
+  /** Taken out meanwhile. */
+  readonly gone: boolean;
+}
+
+function ItemForm({ kind, thing, gone }: ItemFormProps) {
   useTitle(thing ? thing.name : KINDS[kind].add);
   const { name } = usePlace();
   const data = useWorkspace();
-  const dispatch = useAppDispatch();
+  const act = useUndoable();
   const navigate = useNavigate();
-  const say = useToast();
+  const { system } = usePreferences();
   const schema = schemaOf(kind);
   // Where the person came from (a set-up, the next action) is where they go back to.
   const state = useLocation().state as { back?: string } | null;
   const back = state?.back ?? `/${name}/locker`;
-  const [blank] = useState(() => blankOf(kind, nanoid()));
+  const [blank] = useState(() => blankOf(kind, 'not-saved-yet'));
   const form = useSchemaForm({
     schema,
     draftKey: `${name}/${kind}/${thing?.id ?? 'new'}`,
-    start: thing ? { ...thing } : blank,
-    onValid: (value) => {
-      dispatch(edited(kind === 'person' ? savePerson(data, value as Person) : saveItem(data, value as Item)));
-      say(`${String(value.name)} is in the locker.`, { label: 'Undo', run: () => dispatch(undone()) });
+    now: thing ? thing : blank,
+    onValid: (read) => {
+      // The id is made now: two forms that are open for something new are about two things.
+      const value = { ...read, id: thing?.id ?? nanoid() } as unknown as Item | Person;
+      const edit = 'kind' in value ? saveItem(data, value) : savePerson(data, value);
+      act(edit, `${value.name} is in the locker.`);
       void navigate(back);
     },
   });
@@ -72,8 +99,10 @@ function ItemForm({ kind, thing }: { kind: LockerKind; thing: Item | Person | nu
   const remove = () => {
     if (!thing) return;
     form.putAside();
-    dispatch(edited('kind' in thing ? removeItem(thing) : removePerson(thing)));
-    say(`${thing.name} is taken out. Set-ups that use it keep it.`, { label: 'Undo', run: () => dispatch(undone()) });
+    act(
+      'kind' in thing ? removeItem(thing) : removePerson(thing),
+      `${thing.name} is taken out. Set-ups that use it keep it.`,
+    );
     void navigate(back);
   };
 
@@ -84,6 +113,34 @@ function ItemForm({ kind, thing }: { kind: LockerKind; thing: Item | Person | nu
         <p className="mt-2 rounded bg-untested-wash px-3 py-2 text-untested">
           What you had typed before is still here.
         </p>
+      )}
+      {gone && (
+        <p role="alert" className="mt-2 rounded bg-mind-wash px-3 py-2 text-mind">
+          This was taken out in another tab while the form was open. Saving puts it back.
+        </p>
+      )}
+      {form.twice.length > 0 && (
+        <div role="alert" className="mt-2 rounded bg-mind-wash px-3 py-2 text-mind">
+          <p>Changed in another tab while the form was open. Saving keeps what you typed here.</p>
+          <ul className="mt-1">
+            {form.twice.map((key) => (
+              <li key={key} className="flex flex-wrap items-center gap-x-3">
+                <span>
+                  <strong>{fieldMeta(schema.shape[key] as z.ZodType)?.label ?? 'What the maker declares'}</strong>
+                  {thing &&
+                    sayValue(
+                      schema.shape[key] as z.ZodType,
+                      (thing as unknown as Record<string, unknown>)[key],
+                      system,
+                    )}
+                </span>
+                <button type="button" className="min-h-11 font-semibold underline" onClick={() => form.takeOther(key)}>
+                  Take what was entered there
+                </button>
+              </li>
+            ))}
+          </ul>
+        </div>
       )}
       <div className="mt-4 grid gap-x-5 gap-y-4 sm:grid-cols-2">
         {fields.filter(([, , group]) => group === undefined).map(fieldOf)}

@@ -4,29 +4,31 @@ import type { Item, Person } from '@core/gear';
 import { usePreferences } from '../../app/preferences';
 import { useTitle } from '../../app/useTitle';
 import { useWorkspace } from '../../store/hooks';
+import { LongList } from '../../ui/LongList';
 import { factsOf, KINDS, LOCKER_KINDS, type LockerKind } from './kinds';
 
 function Rows({ kind, things }: { kind: LockerKind; things: readonly (Item | Person)[] }) {
   const { system } = usePreferences();
   if (things.length === 0) return <p className="py-2 text-ink-2">None yet.</p>;
   return (
-    <ul className="divide-y divide-line border-y border-line">
-      {things.map((thing) => (
-        <li key={thing.id}>
-          <Link to={`${kind}/${thing.id}`} className="grid gap-x-4 px-2 py-2.5 hover:bg-sunk sm:grid-cols-[14rem_1fr]">
-            <span>
-              <span className="font-semibold">{thing.name}</span>
-              {'maker' in thing && thing.maker && <span className="block text-sm text-ink-2">{thing.maker}</span>}
-            </span>
-            <span className="flex flex-wrap gap-x-4 self-center text-ink-2">
-              {factsOf(thing, system).map((fact) => (
-                <span key={fact}>{fact}</span>
-              ))}
-            </span>
-          </Link>
-        </li>
-      ))}
-    </ul>
+    <LongList
+      items={things}
+      keyOf={(thing) => thing.id}
+      rowPx={49}
+      row={(thing) => (
+        <Link to={`${kind}/${thing.id}`} className="grid gap-x-4 px-2 py-2.5 hover:bg-sunk sm:grid-cols-[14rem_1fr]">
+          <span>
+            <span className="font-semibold">{thing.name}</span>
+            {'maker' in thing && thing.maker && <span className="block text-sm text-ink-2">{thing.maker}</span>}
+          </span>
+          <span className="flex flex-wrap gap-x-4 self-center text-ink-2">
+            {factsOf(thing, system).map((fact) => (
+              <span key={fact}>{fact}</span>
+            ))}
+          </span>
+        </Link>
+      )}
+    />
   );
 }
 

@@ -4,11 +4,11 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { fieldMeta } from '@core/gear';
 import { checkers, usageSchema, type CheckRecord, type UseRecord } from '@core/log';
-import { usePlace } from '../../app/WorkspaceProvider';
+import { usePlace } from '../../app/place';
 import { useTitle } from '../../app/useTitle';
 import { useWorkspace } from '../../store/hooks';
+import { LongList } from '../../ui/LongList';
 
-const PAGE = 100;
 const OUTCOMES = fieldMeta(usageSchema.shape.outcome)!.options!;
 export const CHECK_OUTCOMES: Readonly<Record<CheckRecord['outcome'], string>> = {
   running: 'Not finished',
@@ -25,7 +25,6 @@ export function LogPage() {
   useTitle('Log');
   const { checks, uses } = useWorkspace();
   const { name } = usePlace();
-  const [shown, setShown] = useState(PAGE);
   const [only, setOnly] = useState<'all' | 'check' | 'use'>('all');
   const entries = useMemo<Entry[]>(
     () =>
@@ -60,17 +59,16 @@ export function LogPage() {
       {filtered.length === 0 && (
         <p className="mt-6 text-ink-2">Nothing here yet. A check before use and a use are kept here with their date.</p>
       )}
-      <ul className="mt-4 divide-y divide-line border-y border-line">
-        {filtered.slice(0, shown).map((entry) => (
-          <li key={`${entry.kind}/${entry.kind === 'check' ? entry.check.id : entry.use.id}`}>
-            {entry.kind === 'check' ? <CheckRow check={entry.check} base={`/${name}`} /> : <UseRow use={entry.use} />}
-          </li>
-        ))}
-      </ul>
-      {filtered.length > shown && (
-        <button type="button" className="btn mt-4" onClick={() => setShown(shown + PAGE)}>
-          Show {Math.min(PAGE, filtered.length - shown)} more of {filtered.length - shown}
-        </button>
+      {filtered.length > 0 && (
+        <LongList
+          className="mt-4"
+          items={filtered}
+          keyOf={(entry) => `${entry.kind}/${entry.kind === 'check' ? entry.check.id : entry.use.id}`}
+          rowPx={73}
+          row={(entry) =>
+            entry.kind === 'check' ? <CheckRow check={entry.check} base={`/${name}`} /> : <UseRow use={entry.use} />
+          }
+        />
       )}
     </div>
   );

@@ -6,7 +6,7 @@ import { slotsOf } from '@core/parts';
 import { NotFound } from '../../app/NotFound';
 import { useTitle } from '../../app/useTitle';
 import { usePreferences } from '../../app/preferences';
-import { usePlace } from '../../app/WorkspaceProvider';
+import { usePlace } from '../../app/place';
 import { useWorkspace } from '../../store/hooks';
 import { SeverityMark } from '../../ui/SeverityMark';
 import { CHECK_OUTCOMES } from './LogPage';

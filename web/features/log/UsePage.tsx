@@ -5,7 +5,7 @@ import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { usageSchema, type UseRecord } from '@core/log';
 import { NotFound } from '../../app/NotFound';
 import { useTitle } from '../../app/useTitle';
-import { usePlace } from '../../app/WorkspaceProvider';
+import { usePlace } from '../../app/place';
 import { put } from '../../storage/changes';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { recorded } from '../../store/workspace-slice';
@@ -31,7 +31,7 @@ function UseForm() {
   const say = useToast();
   const about = setups.find((s) => s.id === query.get('setup'));
   const [start] = useState<UseRecord>(() => ({
-    id: nanoid(),
+    id: 'not-saved-yet',
     at: new Date().toISOString(),
     setupId: about?.id ?? null,
     setupName: about?.name ?? '',
@@ -43,9 +43,9 @@ function UseForm() {
   const form = useSchemaForm({
     schema: usageSchema,
     draftKey: `${name}/use/${about?.id ?? 'new'}`,
-    start: { ...start },
+    now: start,
     onValid: (value) => {
-      dispatch(recorded([put('uses', null, value as UseRecord)]));
+      dispatch(recorded([put('uses', null, { ...(value as UseRecord), id: nanoid() })]));
       say('Written into the log.');
       void navigate(`/${name}/log`);
     },

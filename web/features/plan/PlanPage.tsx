@@ -6,7 +6,7 @@ import { MUNTER } from '@core/gear';
 import { slotsOf } from '@core/parts';
 import { TEMPLATE_IDS, TEMPLATES } from '@core/rig';
 import { useTitle } from '../../app/useTitle';
-import { usePlace } from '../../app/WorkspaceProvider';
+import { usePlace } from '../../app/place';
 import { addSetup } from '../../store/edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited } from '../../store/workspace-slice';

@@ -5,7 +5,7 @@ import { slotsOf } from '@core/parts';
 import type { Setup } from '@core/rig';
 import { NotFound } from '../../app/NotFound';
 import { useTitle } from '../../app/useTitle';
-import { usePlace } from '../../app/WorkspaceProvider';
+import { usePlace } from '../../app/place';
 import { changeSetup } from '../../store/edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited } from '../../store/workspace-slice';

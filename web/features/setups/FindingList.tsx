@@ -1,11 +1,12 @@
 import { ChevronDown } from 'lucide-react';
-import { lazy, Suspense, useEffect, useRef } from 'react';
+import { useEffect, useRef } from 'react';
 import { renderFinding, type Finding } from '@core/finding';
 import { usePreferences } from '../../app/preferences';
 import { SEVERITY_WASH, SeverityMark } from '../../ui/SeverityMark';
+import { part } from '../../ui/part';
 
 // The register of sources is read by few, and large.
-const SourceTitles = lazy(() => import('./SourceTitles').then((m) => ({ default: m.SourceTitles })));
+const SourceTitles = part('The list of sources', () => import('./SourceTitles').then((m) => m.SourceTitles));
 
 interface FindingListProps {
   readonly findings: readonly Finding[];
@@ -68,9 +69,7 @@ function Row({
               </tbody>
             </table>
           )}
-          <Suspense fallback={null}>
-            <SourceTitles ids={finding.sources} />
-          </Suspense>
+          <SourceTitles ids={finding.sources} />
         </div>
       )}
     </li>

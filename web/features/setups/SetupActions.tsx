@@ -3,19 +3,19 @@ import { Anchor, Copy, FileDown, Printer, Trash2 } from 'lucide-react';
 import { Link, useNavigate } from 'react-router';
 import { writeSetup } from '@core/files';
 import type { Setup } from '@core/rig';
-import { usePlace } from '../../app/WorkspaceProvider';
+import { usePlace } from '../../app/place';
 import { addSetup, removeSetup } from '../../store/edits';
 import { useAppDispatch } from '../../store/hooks';
-import { edited, undone } from '../../store/workspace-slice';
+import { edited } from '../../store/workspace-slice';
 import { downloadText } from '../../ui/download';
-import { useToast } from '../../ui/Toasts';
+import { useUndoable } from '../../ui/useUndoable';
 
 /** What can be done with the set-up as a whole; with words on a phone, where they stand at the end. */
 export function SetupActions({ setup, words }: { setup: Setup; words: boolean }) {
   const { name } = usePlace();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const say = useToast();
+  const act = useUndoable();
   const copy = () => {
     const now = new Date().toISOString();
     const twin: Setup = {
@@ -29,8 +29,7 @@ export function SetupActions({ setup, words }: { setup: Setup; words: boolean })
     void navigate(`/${name}/setups/${twin.id}`);
   };
   const remove = () => {
-    dispatch(edited(removeSetup(setup)));
-    say(`${setup.name} is removed.`, { label: 'Undo', run: () => dispatch(undone()) });
+    act(removeSetup(setup), `${setup.name} is removed.`);
     void navigate(`/${name}/setups`);
   };
   const look = words ? 'btn justify-start' : 'btn border-0 bg-transparent px-2.5';

@@ -6,7 +6,7 @@ import type { z } from 'zod';
 import type { Ref } from '@core/finding';
 import type { Slot } from '@core/parts';
 import { elementAt, POINTS, withFields, withItem, type Setup } from '@core/rig';
-import { usePlace } from '../../app/WorkspaceProvider';
+import { usePlace } from '../../app/place';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { fieldLeft } from '../../store/workspace-slice';
 import { SchemaField } from '../../ui/SchemaField';

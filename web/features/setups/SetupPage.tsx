@@ -1,4 +1,3 @@
-import { lazy, Suspense } from 'react';
 import { useParams } from 'react-router';
 import { JOBS } from '@core/gear';
 import type { Setup } from '@core/rig';
@@ -8,10 +7,13 @@ import { changeSetup } from '../../store/edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited } from '../../store/workspace-slice';
 import { NameField } from '../../ui/NameField';
+import { part } from '../../ui/part';
 
 // The engines and the drawings follow: first one sees which set-up it is, and with what.
-const SetupView = lazy(() => import('./SetupView').then((m) => ({ default: m.SetupView })));
-const SetupActions = lazy(() => import('./SetupActions').then((m) => ({ default: m.SetupActions })));
+const SetupView = part('This set-up', () => import('./SetupView').then((m) => m.SetupView), {
+  waiting: ({ setup }) => <AtFirst setup={setup} />,
+});
+const SetupActions = part('The actions', () => import('./SetupActions').then((m) => m.SetupActions));
 
 export function SetupPage() {
   const { setupId } = useParams();
@@ -33,18 +35,12 @@ function OneSetup({ setup }: { setup: Setup }) {
           onRename={(name) => change({ ...setup, name }, 'name')}
         />
         <div className="hidden sm:flex">
-          <Suspense>
-            <SetupActions setup={setup} words={false} />
-          </Suspense>
+          <SetupActions setup={setup} words={false} />
         </div>
       </div>
-      <Suspense fallback={<AtFirst setup={setup} />}>
-        <SetupView setup={setup} change={change} />
-      </Suspense>
+      <SetupView setup={setup} change={change} />
       <div className="mt-6 grid gap-2 sm:hidden">
-        <Suspense>
-          <SetupActions setup={setup} words />
-        </Suspense>
+        <SetupActions setup={setup} words />
       </div>
       <p className="mt-6 max-w-prose text-sm text-ink-2">
         Calculated from what was entered. The instructions of the makers, local codes and licensed practice come first;

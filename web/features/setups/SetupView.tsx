@@ -1,5 +1,5 @@
 import { Anchor } from 'lucide-react';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { assess } from '@core/assess';
 import { findingKeys, overall, SEVERITIES, type Severity } from '@core/finding';
@@ -9,10 +9,11 @@ import { printDay } from '../../ui/dates';
 import { SEVERITY_WORDS, SeverityMark } from '../../ui/SeverityMark';
 import { StartCheck } from '../check/StartCheck';
 import { VerdictBanner, verdictSentence } from './VerdictBanner';
+import { part } from '../../ui/part';
 
-const FindingList = lazy(() => import('./FindingList').then((m) => ({ default: m.FindingList })));
-const StepsLink = lazy(() => import('./StepsLink').then((m) => ({ default: m.StepsLink })));
-const SetupForm = lazy(() => import('./SetupForm').then((m) => ({ default: m.SetupForm })));
+const FindingList = part('The list of findings', () => import('./FindingList').then((m) => m.FindingList));
+const StepsLink = part('The link to the order of steps', () => import('./StepsLink').then((m) => m.StepsLink));
+const SetupForm = part('The form', () => import('./SetupForm').then((m) => m.SetupForm));
 
 const PANELS = { drawing: 'Drawing', findings: 'Findings', form: 'Change' } as const;
 type Panel = keyof typeof PANELS;
@@ -57,9 +58,7 @@ export function SetupView({ setup, change }: { setup: Setup; change: (next: Setu
       </div>
       <div className="mt-4 grid gap-5 lg:grid-cols-[17rem_minmax(0,1fr)_20rem]">
         <section aria-label="Change the set-up" className={`min-w-0 ${panel === 'form' ? '' : 'hidden'} lg:block`}>
-          <Suspense>
-            <SetupForm setup={setup} onChange={change} />
-          </Suspense>
+          <SetupForm setup={setup} onChange={change} />
           <p
             aria-hidden
             className="sticky bottom-17 z-10 mt-3 flex items-center gap-3 rounded-lg border border-line-2 bg-surface px-3 py-2 shadow-md lg:hidden"
@@ -79,17 +78,13 @@ export function SetupView({ setup, change }: { setup: Setup; change: (next: Setu
           aria-label="Findings"
           className={`${panel === 'findings' ? '' : 'hidden'} lg:sticky lg:top-14 lg:block lg:max-h-[calc(100dvh-4rem)] lg:overflow-y-auto`}
         >
-          <Suspense>
-            <FindingList findings={assessment.findings} chosen={chosen} onChoose={choose} />
-          </Suspense>
+          <FindingList findings={assessment.findings} chosen={chosen} onChoose={choose} />
           <div className="mt-4 flex flex-wrap items-center gap-3">
             <Link className="btn" to="holds">
               <Anchor aria-hidden className="size-5" />
               What still holds
             </Link>
-            <Suspense>
-              <StepsLink setup={setup} />
-            </Suspense>
+            <StepsLink setup={setup} />
           </div>
           <SinceTaken setup={setup} verdict={assessment.verdict} />
         </section>

@@ -1,40 +1,25 @@
 // @vitest-environment jsdom
-import { cleanup, fireEvent, render, screen } from '@testing-library/react';
-import { Provider } from 'react-redux';
-import { MemoryRouter, Route, Routes, useParams } from 'react-router';
-import { afterEach, expect, it, vi } from 'vitest';
+import { cleanup, fireEvent, screen } from '@testing-library/react';
+import { Route, useParams } from 'react-router';
+import { afterEach, expect, it } from 'vitest';
 import { emptyWorkspace, type Workspace } from '@core/files';
 import { TEMPLATES } from '@core/rig';
 import { demoWorkspace } from '@core/samples';
-import { PreferencesProvider } from '../../app/preferences';
-import { createStore } from '../../store/store';
-import { loaded } from '../../store/workspace-slice';
+import { showPage } from '../../app/place.test-help';
 import { SetupsPage } from './SetupsPage';
-
-vi.stubGlobal('matchMedia', () => ({ matches: false, addEventListener: vi.fn(), removeEventListener: vi.fn() }));
-vi.mock('../../app/WorkspaceProvider', () => ({
-  usePlace: () => ({ name: 'mine', saver: { retry: vi.fn() }, unreadable: 0 }),
-}));
 
 afterEach(cleanup);
 
 const Landed = () => <p>at {useParams().setupId}</p>;
 function show(data: Workspace) {
-  const { store } = createStore({ write: () => Promise.resolve(), tell: () => undefined });
-  store.dispatch(loaded(data));
-  render(
-    <Provider store={store}>
-      <PreferencesProvider>
-        <MemoryRouter initialEntries={['/mine/setups']}>
-          <Routes>
-            <Route path=":workspace/setups" element={<SetupsPage />} />
-            <Route path=":workspace/setups/:setupId" element={<Landed />} />
-          </Routes>
-        </MemoryRouter>
-      </PreferencesProvider>
-    </Provider>,
-  );
-  return () => store.getState().workspace.data.setups;
+  const page = showPage({
+    path: 'setups',
+    at: 'setups',
+    element: <SetupsPage />,
+    data,
+    more: <Route path=":workspace/setups/:setupId" element={<Landed />} />,
+  });
+  return () => page.data().setups;
 }
 const labels = () => screen.getByRole('region', { name: 'What are you going to do?' }).querySelectorAll('li button');
 

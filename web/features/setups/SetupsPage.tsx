@@ -1,19 +1,21 @@
 import { Plus, X } from 'lucide-react';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { descentOf, templateOf, type Setup } from '@core/rig';
 import { printQuantity, type UnitSystem } from '@core/units';
 import { usePreferences } from '../../app/preferences';
 import { useTitle } from '../../app/useTitle';
-import { usePlace } from '../../app/WorkspaceProvider';
+import { usePlace } from '../../app/place';
 import { useWorkspace } from '../../store/hooks';
 import { printDay } from '../../ui/dates';
 import { nextAction } from '../../store/next-action';
 import { KINDS } from '../locker/kinds';
 import { WhatToDo } from './WhatToDo';
+import { LongList } from '../../ui/LongList';
+import { part } from '../../ui/part';
 
 // The engine is large: the list stands first, the verdicts follow.
-const SetupVerdict = lazy(() => import('./verdicts').then((m) => ({ default: m.SetupVerdict })));
+const SetupVerdict = part('The verdict', () => import('./verdicts').then((m) => m.SetupVerdict));
 
 /** What one is going to do, and all set-ups with their verdicts; while gear is missing, the one thing to do next. */
 export function SetupsPage() {
@@ -72,24 +74,22 @@ export function SetupsPage() {
         </section>
       )}
       {data.setups.length > 0 && (
-        <ul className="mt-5 divide-y divide-line border-y border-line">
-          {[...data.setups]
-            .sort((a, b) => (a.updatedAt < b.updatedAt ? 1 : -1))
-            .map((setup) => (
-              <li key={setup.id}>
-                <Link to={setup.id} className="grid gap-x-4 gap-y-1 px-2 py-3 hover:bg-sunk sm:grid-cols-[1fr_auto]">
-                  <span className="text-lg font-semibold">{setup.name}</span>
-                  <span className="min-h-6 sm:text-right">
-                    <Suspense fallback={null}>
-                      <SetupVerdict setup={setup} />
-                    </Suspense>
-                  </span>
-                  <span className="text-ink-2">{aboutSetup(setup, system)}</span>
-                  <span className="text-sm text-ink-2 sm:text-right">{printDay(setup.updatedAt)}</span>
-                </Link>
-              </li>
-            ))}
-        </ul>
+        <LongList
+          className="mt-5"
+          items={[...data.setups].sort((a, b) => (a.updatedAt < b.updatedAt ? 1 : -1))}
+          keyOf={(setup) => setup.id}
+          rowPx={77}
+          row={(setup) => (
+            <Link to={setup.id} className="grid gap-x-4 gap-y-1 px-2 py-3 hover:bg-sunk sm:grid-cols-[1fr_auto]">
+              <span className="text-lg font-semibold">{setup.name}</span>
+              <span className="min-h-6 sm:text-right">
+                <SetupVerdict setup={setup} />
+              </span>
+              <span className="text-ink-2">{aboutSetup(setup, system)}</span>
+              <span className="text-sm text-ink-2 sm:text-right">{printDay(setup.updatedAt)}</span>
+            </Link>
+          )}
+        />
       )}
     </div>
   );

@@ -3,7 +3,7 @@ import { ListOrdered } from 'lucide-react';
 import { Link, useNavigate } from 'react-router';
 import { sequenceOf } from '@core/check';
 import type { Setup } from '@core/rig';
-import { usePlace } from '../../app/WorkspaceProvider';
+import { usePlace } from '../../app/place';
 import { addSequence } from '../../store/sequence-edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited } from '../../store/workspace-slice';

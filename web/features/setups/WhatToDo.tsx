@@ -1,7 +1,7 @@
 import { nanoid } from '@reduxjs/toolkit';
 import { useNavigate } from 'react-router';
 import { blankSetup, TEMPLATES, type TemplateId } from '@core/rig';
-import { usePlace } from '../../app/WorkspaceProvider';
+import { usePlace } from '../../app/place';
 import { addSetup } from '../../store/edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited } from '../../store/workspace-slice';

@@ -5,10 +5,11 @@ import { PROCEDURES, stepsOf, type Sequence, orderVerdict, walk } from '@core/se
 import { NotFound } from '../../app/NotFound';
 import { useTitle } from '../../app/useTitle';
 import { SaveIndicator } from '../../app/SaveIndicator';
-import { usePlace } from '../../app/WorkspaceProvider';
+import { usePlace } from '../../app/place';
 import { put } from '../../storage/changes';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { recorded } from '../../store/workspace-slice';
+import { useSettled } from '../../ui/useSettled';
 import { useWakeLock } from '../../ui/useWakeLock';
 import { useExplored } from '../../workers/useExplored';
 
@@ -121,6 +122,7 @@ interface OneStepProps {
 
 function OneStep({ number, who, does, see, looks, back, onDone }: OneStepProps) {
   const [seen, setSeen] = useState<ReadonlySet<string>>(new Set());
+  const settled = useSettled(number);
   const open = looks === null ? null : looks.filter((look) => !seen.has(look));
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => heading.current?.focus(), []);
@@ -138,6 +140,7 @@ function OneStep({ number, who, does, see, looks, back, onDone }: OneStepProps) 
                     <button
                       type="button"
                       aria-pressed={done}
+                      disabled={!settled}
                       className={`flex min-h-14 w-full items-center gap-3 rounded-lg border-2 px-3 py-2 text-left text-lg ${done ? 'border-clear bg-clear-wash' : 'border-ink bg-surface'}`}
                       onClick={() => setSeen(new Set([...seen, look]))}
                     >
@@ -172,7 +175,7 @@ function OneStep({ number, who, does, see, looks, back, onDone }: OneStepProps) 
         <button
           type="button"
           className="btn btn-act min-h-14 flex-1 text-xl"
-          disabled={open === null || open.length > 0}
+          disabled={!settled || open === null || open.length > 0}
           onClick={onDone}
         >
           {open !== null && open.length > 0 ? 'Look first' : see ? 'Done, and seen' : 'Done'}

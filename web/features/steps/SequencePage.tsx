@@ -17,15 +17,15 @@ import {
 } from '@core/sequence';
 import { NotFound } from '../../app/NotFound';
 import { useTitle } from '../../app/useTitle';
-import { usePlace } from '../../app/WorkspaceProvider';
+import { usePlace } from '../../app/place';
 import { changeSequence, removeSequence } from '../../store/sequence-edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
-import { edited, undone } from '../../store/workspace-slice';
+import { edited } from '../../store/workspace-slice';
 import { downloadText } from '../../ui/download';
 import { IconButton } from '../../ui/IconButton';
 import { NameField } from '../../ui/NameField';
 import { SEVERITY_TEXT, SEVERITY_WASH, SEVERITY_WORDS, SeverityMark } from '../../ui/SeverityMark';
-import { useToast } from '../../ui/Toasts';
+import { useUndoable } from '../../ui/useUndoable';
 import { useExplored } from '../../workers/useExplored';
 import { Departures } from './Departures';
 import { LanesView } from './LanesView';
@@ -43,7 +43,7 @@ function SequenceView({ sequence }: { sequence: Sequence }) {
   const { name } = usePlace();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const say = useToast();
+  const act = useUndoable();
   const [chosen, setChosen] = useState<number | null>(null);
   const procedure: Procedure = PROCEDURES[sequence.procedure];
   const steps = useMemo(() => stepsOf(sequence), [sequence]);
@@ -63,8 +63,7 @@ function SequenceView({ sequence }: { sequence: Sequence }) {
     dispatch(edited(changeSequence(sequence, next, new Date().toISOString(), field)));
   const setLines = (lines: Line[]) => change({ ...sequence, steps: lines, at: null });
   const remove = () => {
-    dispatch(edited(removeSequence(sequence)));
-    say(`${sequence.name} is removed.`, { label: 'Undo', run: () => dispatch(undone()) });
+    act(removeSequence(sequence), `${sequence.name} is removed.`);
     void navigate(`/${name}/steps`);
   };
   const does = (at: number) => {

@@ -2,7 +2,7 @@ import { nanoid } from '@reduxjs/toolkit';
 import { Plus } from 'lucide-react';
 import { Link, useNavigate } from 'react-router';
 import { newSequence, PROCEDURE_IDS, PROCEDURES, type ProcedureId, orderVerdict, walk } from '@core/sequence';
-import { usePlace } from '../../app/WorkspaceProvider';
+import { usePlace } from '../../app/place';
 import { useTitle } from '../../app/useTitle';
 import { addSequence } from '../../store/sequence-edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';

@@ -1,0 +1,46 @@
+import type { z } from 'zod';
+
+type Issue = z.ZodError['issues'][number];
+
+const KINDS: Readonly<Record<string, string>> = {
+  string: 'A text',
+  number: 'A number',
+  int: 'A whole number',
+  boolean: 'true or false',
+  array: 'A list',
+  object: 'An object',
+  null: 'null',
+};
+const listed = (values: readonly unknown[]) => values.map((v) => JSON.stringify(v)).join(', ');
+
+/** What is allowed at a place of a file, in words for somebody who did not write the program. */
+export function plainMessage(issue: Issue): string {
+  // What a schema says by itself is already meant for people.
+  if (!/^(Invalid|Too |Unrecognized)/.test(issue.message)) return issue.message;
+  switch (issue.code) {
+    case 'invalid_type':
+      return `${KINDS[issue.expected] ?? 'Something else'} is needed here.`;
+    case 'too_small':
+    case 'too_big': {
+      const small = issue.code === 'too_small';
+      const bound = Number(small ? issue.minimum : issue.maximum);
+      const what = issue.origin === 'string' ? ' characters' : issue.origin === 'array' ? ' entries' : '';
+      return `Allowed: ${bound}${what} or ${small ? 'more' : what === '' ? 'less' : 'fewer'}.`;
+    }
+    case 'invalid_value':
+      return `Allowed: ${listed(issue.values)}.`;
+    case 'unrecognized_keys':
+      return `Not known here: ${listed(issue.keys)}.`;
+    case 'invalid_format':
+      return issue.format === 'datetime'
+        ? 'Needed: day and time in UTC, as 2026-03-01T09:30:00Z.'
+        : `${issue.message}.`;
+    case 'invalid_union':
+      return 'None of the forms that are allowed here.';
+    case 'custom':
+    case 'invalid_element':
+    case 'invalid_key':
+    case 'not_multiple_of':
+      return issue.message;
+  }
+}

@@ -1,0 +1,129 @@
+import { openDatabase, type WorkspaceName } from '../storage/database';
+import type { Note } from '../storage/resolve';
+import type { Message, Sync } from '../storage/sync';
+import { createStore, type AppStore } from '../store/store';
+import { loaded } from '../store/workspace-slice';
+
+/** A workspace that is open in this tab: its store, and what keeps it and the disk the same. */
+export interface Session {
+  readonly name: WorkspaceName;
+  readonly store: AppStore;
+  readonly sync: Sync;
+  /** What is stored and does not fit this version, as it lies on the disk. */
+  readonly unreadable: readonly unknown[];
+  /** Hears of changes that met changes of another tab. */
+  readonly onNotes: (listen: (notes: readonly Note[], here: boolean) => void) => () => void;
+}
+
+interface Open {
+  readonly session: Promise<Session>;
+  /** How many parts of the page use it. */
+  users: number;
+  /** Set once it is open. */
+  ready: Session | null;
+  close: () => void;
+}
+
+const open = new Map<WorkspaceName, Open>();
+
+async function begin(name: WorkspaceName): Promise<{ session: Session; close: () => void }> {
+  const database = await openDatabase(name);
+  const channel = new BroadcastChannel(`zevrin-${name}`);
+  try {
+    if (name === 'demo') {
+      // The demo data is a part of its own in the build: whoever works with their own gear does not load it.
+      const { demoWorkspace } = await import('@core/samples');
+      await database.seedOnce(demoWorkspace());
+    }
+    const listeners = new Set<(notes: readonly Note[], here: boolean) => void>();
+    const { store, sync } = createStore({
+      database,
+      tell: (message) => channel.postMessage(message),
+      onNotes: (notes, here) => listeners.forEach((listen) => listen(notes, here)),
+    });
+    // Heard from before loading on, so that nothing written in between is missed.
+    const early: Message[] = [];
+    let hear = (message: Message): void => void early.push(message);
+    channel.onmessage = ({ data }: MessageEvent<Message>) => hear(data);
+    const { workspace, unreadable, revision, revisionOf } = await database.load();
+    store.dispatch(loaded(workspace));
+    sync.start({ revision, revisionOf });
+    hear = (message) => sync.hear(message);
+    early.forEach(hear);
+    // A tab that slept may have missed messages.
+    const awake = () => {
+      if (document.visibilityState === 'visible') void sync.catchUp();
+    };
+    document.addEventListener('visibilitychange', awake);
+    window.addEventListener('pageshow', awake);
+    return {
+      session: {
+        name,
+        store,
+        sync,
+        unreadable,
+        onNotes: (listen) => {
+          listeners.add(listen);
+          return () => void listeners.delete(listen);
+        },
+      },
+      close: () => {
+        document.removeEventListener('visibilitychange', awake);
+        window.removeEventListener('pageshow', awake);
+        channel.close();
+        database.close();
+      },
+    };
+  } catch (error) {
+    channel.close();
+    database.close();
+    throw error;
+  }
+}
+
+/** The session of a workspace. One that still writes what was entered before is taken up again, with everything that waits. */
+export function enter(name: WorkspaceName): Promise<Session> {
+  const there = open.get(name);
+  if (there) {
+    there.users += 1;
+    return there.session;
+  }
+  const begun = begin(name);
+  const entry: Open = { session: begun.then(({ session }) => session), users: 1, ready: null, close: () => undefined };
+  open.set(name, entry);
+  begun.then(
+    ({ session, close }) => {
+      entry.ready = session;
+      entry.close = close;
+      if (entry.users === 0) void end(name, entry);
+    },
+    () => open.delete(name),
+  );
+  return entry.session;
+}
+
+/** Leaves a workspace. It stays open until everything is on the disk, which may be never: see `unsaved`. */
+export function leave(name: WorkspaceName) {
+  const entry = open.get(name);
+  if (!entry) return;
+  entry.users -= 1;
+  if (entry.users === 0 && entry.ready) void end(name, entry);
+}
+
+async function end(name: WorkspaceName, entry: Open) {
+  await entry.ready!.sync.drained();
+  if (entry.users > 0 || open.get(name) !== entry) return;
+  open.delete(name);
+  entry.close();
+}
+
+/** Workspaces in this tab with something that is not on the disk. */
+export const unsaved = (): Session[] =>
+  [...open.values()].flatMap(({ ready }) => (ready && ready.sync.pending() > 0 ? [ready] : []));
+
+/** Asks before the page is left while something is not on the disk. */
+export function warnWhenUnsaved() {
+  window.addEventListener('beforeunload', (event) => {
+    if (unsaved().length > 0) event.preventDefault();
+  });
+}

@@ -1,0 +1,84 @@
+// @vitest-environment jsdom
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { afterEach, describe, expect, it } from 'vitest';
+import { Route } from 'react-router';
+import { club } from '@core/samples';
+import { put, remove } from '../../storage/changes';
+import { changedElsewhere } from '../../store/workspace-slice';
+import { showPage } from '../../app/place.test-help';
+import { ItemPage } from './ItemPage';
+
+afterEach(() => {
+  cleanup();
+  localStorage.clear();
+});
+
+const rope = club.longRope;
+const show = (at: string) =>
+  showPage({
+    path: 'locker/:kind/:id',
+    at: `locker/${at}`,
+    element: <ItemPage />,
+    data: { items: [rope], people: [club.ilse] },
+    more: <Route path=":workspace/locker" element={<p>The locker</p>} />,
+  });
+const fill = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
+const save = async () => {
+  fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+  await screen.findByText('The locker');
+};
+
+describe('the form of an item', () => {
+  it('something new gets its id when it is saved, so that two forms never write one over the other', async () => {
+    const first = show('rope/new');
+    fill('Name', 'New rope');
+    fill('Diameter on the label', '9.8');
+    fill('Length on the label', '60');
+    expect(localStorage.getItem('zevrin-draft/mine/rope/new')).not.toContain('"id"');
+    await save();
+    const saved = first.data().items.find((i) => i.name === 'New rope')!;
+    expect(saved.id).toMatch(/^[\w-]{10,}$/);
+    cleanup();
+    const second = show('rope/new');
+    fill('Name', 'Another rope');
+    fill('Diameter on the label', '9.8');
+    fill('Length on the label', '60');
+    await save();
+    expect(second.data().items.find((i) => i.name === 'Another rope')!.id).not.toBe(saved.id);
+  });
+
+  it('a person too', async () => {
+    const { data } = show('person/new');
+    fill('Name', 'Somebody');
+    fill('Mass with gear', '70');
+    await save();
+    expect(data().people.map((p) => p.name)).toContain('Somebody');
+  });
+
+  it('what was taken out elsewhere stays in the form, and saving puts it back', async () => {
+    const { store, data } = show(`rope/${rope.id}`);
+    fill('Name', 'Typed meanwhile');
+    store.dispatch(changedElsewhere([remove('items', rope)]));
+    expect(await screen.findByText(/taken out in another tab/)).toBeTruthy();
+    await save();
+    expect(data().items).toEqual([{ ...rope, name: 'Typed meanwhile' }]);
+  });
+
+  it('names a field that was changed elsewhere meanwhile by its label', async () => {
+    const { store, data } = show(`rope/${rope.id}`);
+    fill('Name', 'Typed here');
+    store.dispatch(changedElsewhere([put('items', rope, { ...rope, name: 'Typed there', note: 'new' })]));
+    const alert = await screen.findByRole('alert');
+    expect(alert.textContent).toContain('Name, there: “Typed there”');
+    expect(alert.textContent).not.toContain('Note');
+    fireEvent.click(screen.getByRole('button', { name: 'Take what was entered there' }));
+    await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
+    await save();
+    expect(data().items).toEqual([{ ...rope, name: 'Typed there', note: 'new' }]);
+  });
+
+  it('an item that there is not says so', () => {
+    show('rope/none');
+    expect(screen.getByText(/This rope/)).toBeTruthy();
+  });
+});

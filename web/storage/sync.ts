@@ -1,0 +1,243 @@
+import equal from 'fast-deep-equal';
+import { COLLECTIONS, type Collection, type Workspace } from '@core/files';
+import type { Change, Doc } from './changes';
+import { DatabaseGone, type Database, type Entry, type Loaded, type Written } from './database';
+import { resolve, type Note } from './resolve';
+
+export type SaveState =
+  | { readonly kind: 'saved' }
+  | { readonly kind: 'saving' }
+  /** `gone`: trying again cannot help, the page has to be loaded again. */
+  | { readonly kind: 'failed'; readonly message: string; readonly gone: boolean };
+
+/** What tabs tell each other after a write. `all`: too much to send; look it up. */
+export interface Message {
+  readonly revision: number;
+  readonly entries: readonly Entry[] | 'all';
+  readonly notes: readonly Note[];
+}
+
+export interface SyncOptions {
+  readonly database: Pick<Database, 'write' | 'replace' | 'load' | 'revision'>;
+  readonly onState: (state: SaveState) => void;
+  /** Everything that the screen shows. */
+  readonly all: () => Workspace;
+  /** The screen has to follow what other tabs wrote. */
+  readonly onElsewhere: (changes: readonly Change[]) => void;
+  /** Two changes met; `here` when this tab wrote the later one. */
+  readonly onNotes: (notes: readonly Note[], here: boolean) => void;
+  readonly tell: (message: Message) => void;
+  /** Calls back after a while; the clock of the page. */
+  readonly later?: (then: () => void) => void;
+}
+
+/** Replaces everything that is stored: here or, for what is large, in a worker. */
+type Replacing = Pick<Database, 'replace'>;
+type Job =
+  | { readonly kind: 'change'; readonly changes: readonly Change[] }
+  | {
+      readonly kind: 'replace';
+      readonly write: (database: Replacing) => Promise<Written>;
+      readonly done: (error: Error | null) => void;
+    };
+
+const keyOf = (collection: Collection, id: string) => `${collection}/${id}`;
+/** Looks up documents of a workspace; for more than a few by a map, which is made once for each collection. */
+function shownIn(workspace: Workspace, asked: number): (collection: Collection, id: string) => Doc | null {
+  const maps = new Map<Collection, ReadonlyMap<string, Doc>>();
+  return (collection, id) => {
+    const list: readonly Doc[] = workspace[collection];
+    if (asked < 20) return list.find((doc) => doc.id === id) ?? null;
+    if (!maps.has(collection)) maps.set(collection, new Map(list.map((doc) => [doc.id, doc])));
+    return maps.get(collection)!.get(id) ?? null;
+  };
+}
+
+/** A message that is missing after this long is looked up. */
+const MISSING_AFTER_MS = 1000;
+/** Above this a write is not sent from tab to tab, but looked up. */
+const MOST_ENTRIES = 200;
+
+/**
+ * Keeps the screen and the disk the same while several tabs write. Changes are written one after the other; "saved" is said only when
+ * nothing waits, and a failed write keeps its place until `retry`. What is shown is always: what is on the disk, as far as this tab has heard,
+ * with what waits here put onto it by the rule that the database uses. So every tab ends with what is on the disk.
+ */
+export function createSync(options: SyncOptions) {
+  const { database, onState, onElsewhere } = options;
+  const later = options.later ?? ((then) => void setTimeout(then, MISSING_AFTER_MS));
+  const queue: Job[] = [];
+  const waiting = new Set<() => void>();
+  /** What is on the disk of documents that were written since they were loaded, and by which write. */
+  const disk = new Map<string, { readonly revision: number; readonly doc: Doc | null }>();
+  let loadedRevisionOf: Loaded['revisionOf'] = () => 0;
+  /** Every write up to this one has been seen here, and some after it. */
+  let upTo = 0;
+  const ahead = new Set<number>();
+  let looking: Promise<void> | null = null;
+  let running = false;
+
+  function seen(revision: number) {
+    if (revision > upTo) ahead.add(revision);
+    while (ahead.delete(upTo + 1)) upTo += 1;
+    if (ahead.size > 0) later(() => void (ahead.size > 0 && lookUp()));
+  }
+
+  /** Takes over what is on the disk, each by the write it comes from, and shows it with what waits here on top. */
+  function take(entries: readonly (Entry & { readonly revision: number })[]) {
+    for (const { collection, id, doc, revision } of entries) {
+      const key = keyOf(collection, id);
+      if ((disk.get(key)?.revision ?? loadedRevisionOf(collection, id)) < revision) disk.set(key, { revision, doc });
+    }
+    const waiting = queue.flatMap((job) => (job.kind === 'change' ? job.changes : []));
+    const now = options.all();
+    const shown = shownIn(now, entries.length);
+    const changes: Change[] = [];
+    for (const { collection, id } of entries) {
+      const known = disk.get(keyOf(collection, id));
+      if (!known) continue;
+      let doc = known.doc;
+      for (const change of waiting)
+        if (change.id === id && change.collection === collection) doc = resolve(change, doc).doc;
+      const before = shown(collection, id);
+      if (!equal(before, doc)) changes.push({ collection, id, before, after: doc });
+    }
+    if (changes.length > 0) onElsewhere(changes);
+  }
+
+  /** Reads the disk again: after missed messages, or when everything was replaced in another tab. */
+  function lookUp(): Promise<void> {
+    looking ??= (async () => {
+      try {
+        const { workspace, revision, revisionOf } = await database.load();
+        const now = options.all();
+        take(
+          COLLECTIONS.flatMap((collection) => {
+            const there = new Set<string>(workspace[collection].map((doc) => doc.id));
+            const gone = now[collection].filter(({ id }) => !there.has(id));
+            return [
+              ...workspace[collection].map((doc) => ({
+                collection,
+                id: doc.id,
+                doc,
+                revision: revisionOf(collection, doc.id),
+              })),
+              ...gone.map(({ id }) => ({ collection, id, doc: null, revision })),
+            ];
+          }),
+        );
+        for (const r of ahead) if (r <= revision) ahead.delete(r);
+        upTo = Math.max(upTo, revision);
+        seen(upTo);
+      } catch {
+        // What cannot be read now is read at the next write or the next look at this tab.
+      } finally {
+        looking = null;
+      }
+    })();
+    return looking;
+  }
+
+  function tell(message: Message) {
+    try {
+      options.tell(message);
+    } catch {
+      // The channel is closed or the message too large: the other tabs miss a number and look it up.
+    }
+  }
+
+  function written(job: Job, { revision, entries, notes }: Written) {
+    queue.shift();
+    if (job.kind === 'replace') {
+      tell({ revision, entries: 'all', notes });
+      disk.clear();
+      loadedRevisionOf = () => revision;
+      seen(revision);
+      job.done(null);
+      return;
+    }
+    tell({ revision, entries: entries.length > MOST_ENTRIES ? 'all' : entries, notes });
+    seen(revision);
+    take(entries.map((entry) => ({ ...entry, revision })));
+    if (notes.length > 0) options.onNotes(notes, true);
+  }
+
+  async function run() {
+    if (running) return;
+    running = true;
+    onState({ kind: 'saving' });
+    try {
+      while (queue.length > 0) {
+        const job = queue[0]!;
+        written(job, job.kind === 'change' ? await database.write(job.changes) : await job.write(database));
+      }
+      onState({ kind: 'saved' });
+      for (const done of waiting) done();
+      waiting.clear();
+    } catch (error) {
+      const failed = error instanceof Error ? error : new Error(String(error));
+      const [job] = queue;
+      // A file that could not be stored is not read in: it does not wait for a better moment behind the reader's back.
+      if (job?.kind === 'replace') {
+        queue.shift();
+        job.done(failed);
+      }
+      if (queue.length === 0) onState({ kind: 'saved' });
+      else onState({ kind: 'failed', message: failed.message, gone: failed instanceof DatabaseGone });
+    } finally {
+      running = false;
+    }
+  }
+
+  return {
+    /** What was loaded, before anything is saved or heard. */
+    start({ revision, revisionOf }: Pick<Loaded, 'revision' | 'revisionOf'>) {
+      upTo = revision;
+      loadedRevisionOf = revisionOf;
+      for (const r of ahead) if (r <= upTo) ahead.delete(r);
+      seen(upTo);
+    },
+    save(changes: readonly Change[]) {
+      if (changes.length === 0) return;
+      queue.push({ kind: 'change', changes });
+      void run();
+    },
+    /**
+     * Replaces everything; ends with what is on the disk then, and fails when it is not there. The screen is changed by the caller, after that.
+     */
+    async replace(write: (database: Replacing) => Promise<Written>): Promise<Workspace> {
+      await new Promise<void>((resolved, rejected) => {
+        queue.push({ kind: 'replace', write, done: (error) => (error ? rejected(error) : resolved()) });
+        void run();
+      });
+      const { workspace, revision, revisionOf } = await database.load('checked');
+      loadedRevisionOf = revisionOf;
+      seen(revision);
+      return workspace;
+    },
+    hear({ revision, entries, notes }: Message) {
+      if (entries === 'all') {
+        ahead.add(revision);
+        void lookUp();
+        return;
+      }
+      seen(revision);
+      take(entries.map((entry) => ({ ...entry, revision })));
+      if (notes.length > 0) options.onNotes(notes, false);
+    },
+    /** Looks whether writes of other tabs were missed, for instance while this tab was asleep. */
+    async catchUp() {
+      try {
+        if ((await database.revision()) > upTo) await lookUp();
+      } catch {
+        // The next write says what is wrong with the database.
+      }
+    },
+    retry: () => void run(),
+    pending: () => queue.length,
+    /** Ends when nothing waits any more. */
+    drained: (): Promise<void> =>
+      queue.length === 0 ? Promise.resolve() : new Promise((done) => waiting.add(() => done())),
+  };
+}
+export type Sync = ReturnType<typeof createSync>;

@@ -1,0 +1,2 @@
+/** A part of the program that did not arrive. */
+export class NotLoaded extends Error {}

@@ -1,0 +1,63 @@
+import { expose } from 'comlink';
+import {
+  COLLECTIONS,
+  readDocument,
+  writeWorkspace,
+  type Collection,
+  type FileIssue,
+  type Workspace,
+} from '@core/files';
+import type { Setup } from '@core/rig';
+import type { Sequence } from '@core/sequence';
+import { openDatabase, type WorkspaceName, type Written } from '../storage/database';
+import { paced } from './paced';
+
+export type Counts = Readonly<Record<Collection, number>>;
+/** What a file holds. A workspace stays in the worker until it is stored from there. */
+export type Read =
+  | { readonly kind: 'refused'; readonly issues: readonly FileIssue[] }
+  | { readonly kind: 'workspace'; readonly counts: Counts }
+  | { readonly kind: 'setup'; readonly setup: Setup }
+  | { readonly kind: 'sequence'; readonly sequence: Sequence };
+
+let held: Workspace | null = null;
+
+const api = {
+  /** Reads and checks a file; `onEntry` hears how many entries are checked. Ended from outside by terminating the worker. */
+  async read(file: Blob, onEntry: (done: number) => unknown): Promise<Read> {
+    held = null;
+    const result = readDocument(await file.text(), paced(onEntry));
+    if (!result.ok) return { kind: 'refused', issues: result.issues };
+    const document = result.value;
+    if (document.kind === 'setup') return { kind: 'setup', setup: document.setup };
+    if (document.kind === 'sequence') return { kind: 'sequence', sequence: document.sequence };
+    held = document.workspace;
+    const { workspace } = document;
+    return {
+      kind: 'workspace',
+      counts: Object.fromEntries(COLLECTIONS.map((c) => [c, workspace[c].length])) as Record<Collection, number>,
+    };
+  },
+  /** Replaces everything in the database by what was read, in one transaction. */
+  async store(name: WorkspaceName): Promise<Written> {
+    if (!held) throw new Error('no file has been read');
+    const database = await openDatabase(name);
+    try {
+      return await database.replace(held);
+    } finally {
+      database.close();
+    }
+  },
+  /** Everything that is on the disk, as a file. */
+  async write(name: WorkspaceName): Promise<Blob> {
+    const database = await openDatabase(name);
+    try {
+      const { workspace } = await database.load();
+      return new Blob([writeWorkspace(workspace)], { type: 'application/json' });
+    } finally {
+      database.close();
+    }
+  },
+};
+export type FilesWorker = typeof api;
+expose(api);
