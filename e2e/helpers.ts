@@ -41,8 +41,10 @@ export async function seriousAxe(page: Page): Promise<string[]> {
 /** Opens a place of a workspace and waits until its data is there. */
 export async function open(page: Page, path: string) {
   await page.goto(path);
-  await expect(page.getByText(/^(Opening the workspace|Loading) …$/)).toHaveCount(0);
-  await expect(page.locator('main').first()).toBeVisible();
+  // Looked at in every frame: an assertion that is repeated looks again after a second only, hundreds of times in a run.
+  await page.waitForFunction(
+    () => document.querySelector('main') && !/^(Opening the workspace|Loading) …$/m.test(document.body.innerText),
+  );
 }
 
 /** Everything written so far is on disk. */
