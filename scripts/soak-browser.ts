@@ -98,6 +98,9 @@ const file = (n: number) =>
     ],
   });
 
+/** The file that is being read in: it may land after an edit that was shown as saved, and then takes its place, as was asked for. */
+let landing: Readonly<Record<Field, string>> | null = null;
+
 const found = { lost: 0, half: 0, diverged: 0, edits: 0, undos: 0, files: 0, compared: 0 };
 const say = (text: string) => console.log(text);
 
@@ -175,8 +178,12 @@ async function readIn(page: Page) {
   const from = { name: trails.name.values.length - 1, height: trails.height.values.length - 1 };
   trails.name.values.push(`File ${n}`);
   trails.height.values.push(String(heightOf(n)));
+  landing = { name: `File ${n}`, height: String(heightOf(n)) };
   await page.getByRole('button', { name: 'Replace everything with it' }).click({ timeout: 5000 });
   await page.getByText('The file is read in.', { exact: true }).first().waitFor({ timeout: 5000 });
+  // What was entered before this moment may have landed before the file or after it.
+  for (const field of ['name', 'height'] as const) trails[field].values.push(landing[field]);
+  landing = null;
   found.files += 1;
   fileShown = n;
   for (const field of ['name', 'height'] as const) trails[field].shown = Math.max(trails[field].shown, from[field]);
@@ -187,13 +194,15 @@ function compareDisk(docs: readonly Kept[], when: string) {
   for (const field of ['name', 'height'] as const) {
     const { values, shown } = trails[field];
     const at = doc ? values.lastIndexOf(doc[field]) : -1;
-    if (at < shown) {
+    const replaced = landing !== null && doc?.[field] === landing[field];
+    if (at < shown && !replaced) {
       found.lost += 1;
       say(`${when}: lost: ${field} is "${doc?.[field]}", shown as saved was "${values[shown]}"`);
     }
     // What was on its way and did not arrive is gone, and nobody was told otherwise.
     if (doc) trails[field] = { values: [doc[field]], shown: 0 };
   }
+  landing = null;
   const extras = new Set(docs.filter((d) => d.id.startsWith('extra-')).map((d) => d.name));
   const count = docs.filter((d) => d.id.startsWith('extra-')).length;
   const n = Number([...extras][0]?.split(' ')[1] ?? 0);

@@ -1,12 +1,9 @@
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { seatFindings } from '../connector/index.ts';
-import { setup4 } from '../files/index.ts';
 import { renderFinding, SEVERITIES, type Finding, type Severity } from '../finding/index.ts';
-import { diameterOf, type Item, type Person } from '../gear/index.ts';
+import { type Item, type Person } from '../gear/index.ts';
 import { contextOf, questionsOf, slotsOf, type Judge } from '../parts/index.ts';
-import { blankSetup, mainConnector, setupSchema, TEMPLATE_IDS, withItem, type Setup } from '../rig/index.ts';
+import { blankSetup, TEMPLATE_IDS, withItem, type Setup } from '../rig/index.ts';
 import {
   changed,
   club,
@@ -222,87 +219,5 @@ describe('laws', () => {
     const before = structuredClone(rappelDoubleFaulty);
     expect(assess(rappelDoubleFaulty)).toEqual(assess(before));
     expect(rappelDoubleFaulty).toEqual(before);
-  });
-});
-
-interface Case {
-  readonly situation: object;
-  readonly rig: object;
-  readonly climber: Partial<Person> | null;
-  readonly partner: boolean;
-  readonly gear: Readonly<Record<string, string | null>>;
-  /** Places of its findings in the list of words. */
-  readonly found: readonly number[];
-}
-
-describe('the engine before the one rig', () => {
-  const { words, cases } = JSON.parse(
-    readFileSync(new URL('fixtures/before-the-rig.json', import.meta.url), 'utf8'),
-  ) as { words: string[]; cases: Case[] };
-  /** Judges of what it did not look at. */
-  const later = new Set([
-    'way',
-    'two-connectors',
-    'root',
-    'hitch-above-device',
-    'hitch-reach',
-    'held-below',
-    'lanyard',
-  ]);
-  /** It asked which end holds the rope of every connector, in plates as well, where the way is judged now. */
-  const seatBefore: Judge['judge'] = (ref, ctx) => {
-    const a = ctx.attachment(ref);
-    const { id, item: connector, loadedEnd } = mainConnector(a)!;
-    const ropes = ctx.ropes(a);
-    if (!connector || !ropes) return [];
-    const [x, y] = [ropes.ropeA, ropes.ropeB ?? ropes.ropeA].map((r) => diameterOf(r).diameterMm.best);
-    return seatFindings({ connector, part: id, ropeEnd: loadedEnd, strandsMm: [x!, y!] });
-  };
-  const asBefore = JUDGES.filter((j) => !later.has(j.id)).map((j): Judge => {
-    if (j.id === 'seat') return { ...j, judge: seatBefore };
-    return j.id === 'gate' ? { ...j, subjects: (ctx) => j.subjects(ctx).filter((r) => r !== 'extraConnector') } : j;
-  });
-  const setupOf = ({ situation, rig, climber, partner, gear }: Case): Setup => {
-    const get = (id: string | null) => club.clubItems.find((i) => i.id === id) ?? null;
-    return setupSchema.parse(
-      setup4({
-        id: 'x',
-        name: 'x',
-        job: 'rappel-double',
-        createdAt: NOW,
-        updatedAt: NOW,
-        note: '',
-        situation,
-        rig,
-        people: { climber: climber && { ...club.ilse, ...climber }, partner: partner ? club.tomas : null },
-        gear: Object.fromEntries(Object.entries(gear).map(([role, id]) => [role, structuredClone(get(id))])),
-      }),
-    );
-  };
-  const told = (found: readonly Finding[]) =>
-    [
-      ...new Set(
-        found
-          .filter((f) => f.code !== 'rig.not-judged')
-          .map(({ code, severity, subject }) => {
-            const parts = code.startsWith('hold.') ? [...subject].sort() : subject;
-            return `${code} ${severity} ${parts.join()}`;
-          }),
-      ),
-    ].sort();
-
-  it('found the same in 160 random rappels on two strands (code, severity, subject)', () => {
-    expect(cases).toHaveLength(160);
-    for (const [i, one] of cases.entries()) {
-      const before = one.found.map((at) => words[at]!).sort();
-      expect(told(assess(setupOf(one), asBefore).findings), `case ${i}`).toEqual(before);
-    }
-  });
-
-  it('what it did not judge only adds findings, and never takes a Stop away', () => {
-    for (const one of cases) {
-      const setup = setupOf(one);
-      expect(rank(assess(setup).verdict)).toBeLessThanOrEqual(rank(assess(setup, asBefore).verdict));
-    }
   });
 });

@@ -89,6 +89,7 @@ const OF_THE_WAY: ReadonlySet<string> = new Set([
   'connector.load-off-spine',
   'connector.kind-forbidden',
   'connector.kind-not-wanted',
+  'connector.not-declared',
   'connector.own-test-bad',
   'connector.own-test-worked',
 ]);

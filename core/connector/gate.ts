@@ -114,7 +114,12 @@ function facing({ connector, part, facing: direction }: GateInput): Finding[] {
       }),
     ];
   }
-  const opens = OPENED_BY[connector.lock];
+  // A gate that nothing opens is still bent open, or broken, where it is levered over rock.
+  const opens =
+    OPENED_BY[connector.lock] ??
+    (direction === 'rock'
+      ? 'A locked gate that is pressed over rock under load is levered open or broken.'
+      : undefined);
   if (opens === undefined) return [];
   return [
     finding({

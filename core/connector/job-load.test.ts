@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { JOB_FACTS, JOB_KEYS, usualLoad } from '../gear/index.ts';
 import { club } from '../samples/index.ts';
-import { STANDARD_GRAVITY_M_PER_S2 } from '../units/index.ts';
+import { constant } from '../sources/index.ts';
+import { exactly, interval, STANDARD_GRAVITY_M_PER_S2 } from '../units/index.ts';
 import { fallForceKn, jobLoadKn } from './index.ts';
 
 // Wexler 1950 with the modulus of a rope of 9.0 kN at 80 kg and factor 1.77; values of design.md section 5, two decimals as printed.
@@ -43,10 +44,37 @@ describe('jobLoadKn', () => {
     expect(load('pick-off').best).toBeCloseTo(2 * load('lower').best, 12);
   });
   it('a leader’s fall is cut by rope slipping through the tube, later by an assisted cam, and by nothing in self-belay', () => {
-    expect(load('belay-leader').high).toBe(4);
+    expect(load('belay-leader').high).toBe(constant('belaySlipKn').high);
     const cam = club.otherDevices.find((d) => d.family === 'assisted-cam')!;
     expect(load('belay-leader', 80, cam).high).toBe(8);
-    expect(load('self-belay-top-rope').high).toBeCloseTo(6.98, 1);
+    // Factor 1 on the stiffest rope of 12 kN: Wexler with 45 kN.
+    expect(load('self-belay-top-rope').high).toBeCloseTo(fallForceKn(80, 45, 1), 12);
+  });
+  // judgement.md: slack above a second at factor 0.1, 0.3 and 0.5 with 80 kg on 24.1 kN puts 2.9, 4.2 and 5.2 kN on the anchor; one decimal as printed.
+  it.each([
+    [0.1, 2.9],
+    [0.3, 4.2],
+    [0.5, 5.2],
+  ])('slack of factor %s above a second: %s kN', (f, kn) => {
+    const tight = { ...usualLoad('belay-second', 80), fallFactor: exactly(f), modulusKn: exactly(24.1), tended: false };
+    expect(jobLoadKn(tight, club.groovedTube).best).toBeCloseTo(kn, 1);
+  });
+  it('of two seconds one falls while the other hangs', () =>
+    expect(load('belay-seconds').best).toBeGreaterThan(load('belay-second').best));
+  it('where device and hand are known the rope slips at their product, and never below the weight', () => {
+    const slips = { ...usualLoad('belay-leader', 80), slipKn: interval(0.9, 1.53, 2.4) };
+    expect(jobLoadKn(slips, club.groovedTube)).toEqual(
+      interval((2 * 80 * STANDARD_GRAVITY_M_PER_S2) / 1000, (2 * 80 * STANDARD_GRAVITY_M_PER_S2) / 1000, 2.4),
+    );
+  });
+  it('a stiffer rope never loads less', () => {
+    const of = (k: number) =>
+      jobLoadKn({ ...usualLoad('self-belay-top-rope', 80), modulusKn: exactly(k) }, club.groovedTube);
+    for (const [soft, stiff] of [
+      [15, 24],
+      [24, 45],
+    ] as const)
+      expect(of(stiff).high).toBeGreaterThan(of(soft).high);
   });
   it('a guide plate used as a tube lets the rope slip', () => {
     const plate = club.otherDevices.find((d) => d.family === 'guide-plate')!;

@@ -15,21 +15,21 @@ export function fallForceKn(massKg: number, modulusKn: number, fallFactor: numbe
 }
 
 /**
- * What a job can put on the connector of the device, kN. Hanging: body weight with a jerk. A leader's fall is limited by rope slipping
- * through the device; a fall in self-belay by nothing but the rope, from a small slack to factor 1.
+ * What a job can put on the connector of the device, kN. Hanging: body weight with a jerk, and not less anywhere. A fall, or slack that has
+ * crept in, is limited by rope slipping through a device that somebody tends; where nobody does by nothing but the rope.
  */
-export function jobLoadKn({ massKg, ...facts }: LoadCase, device: Device): Interval {
+export function jobLoadKn({ massKg, modulusKn: k, ...facts }: LoadCase, device: Device | null): Interval {
   const persons = facts.persons === 'two' ? 2 : 1;
   const jerkKn = (threshold('jerkFactor') * persons * massKg * STANDARD_GRAVITY_M_PER_S2) / 1000;
   if (facts.fallFactor === null) return exactly(jerkKn);
-  const k = constant('ropeModulusKn');
-  const fall = interval(
-    Math.max(jerkKn, fallForceKn(massKg, k.low, 0.3 * Math.min(1, facts.fallFactor))),
-    fallForceKn(massKg, k.best, 0.3 * facts.fallFactor),
-    fallForceKn(massKg, k.best, facts.fallFactor),
-  );
-  if (!facts.tended) return fall;
-  const slip = constant(handOffIn(device, facts.use) === 'runs' ? 'belaySlipKn' : 'assistedSlipKn');
+  const f = facts.fallFactor;
+  // Of two seconds one falls while the other hangs.
+  const otherKn = jerkKn - jerkKn / persons;
+  const at = (modulusKn: number, factor: number) => Math.max(jerkKn, otherKn + fallForceKn(massKg, modulusKn, factor));
+  const fall = interval(at(k.low, f.low), at(k.best, f.best), at(k.high, f.high));
+  if (!facts.tended || device === null) return fall;
+  const runs = handOffIn(device, facts.use) === 'runs';
+  const slip = (runs ? facts.slipKn : null) ?? constant(runs ? 'belaySlipKn' : 'assistedSlipKn');
   // Below the jerk of a hanging person no slipping device takes the load; above, it cuts the fall.
   const cut = (fallKn: number, slipKn: number) => Math.max(jerkKn, Math.min(fallKn, slipKn));
   return interval(cut(fall.low, slip.low), cut(fall.best, slip.best), cut(fall.high, slip.high));

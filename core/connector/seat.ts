@@ -1,7 +1,7 @@
 import { finding, type Finding, type FindingNumber, type Ref, type Severity, literal } from '../finding/index.ts';
 import type { Connector } from '../gear/index.ts';
 import { threshold } from '../sources/index.ts';
-import { exactly, STANDARD_GRAVITY_M_PER_S2 } from '../units/index.ts';
+import { exactly, type Interval } from '../units/index.ts';
 
 export interface SeatInput {
   readonly connector: Connector;
@@ -61,7 +61,18 @@ export function endFinding(
 
 /** Whether these strands have room side by side on the broad end. */
 export function roomFindings(connector: Connector, part: Ref, strandsMm: readonly [number, number]): Finding[] {
-  if (connector.broadInsideWidthMm === null) return [];
+  if (connector.broadInsideWidthMm === null) {
+    return [
+      finding({
+        code: 'connector.geometry-unknown',
+        severity: 'untested',
+        subject: [part],
+        says: `It is not known whether two strands have room on ${literal(connector.name)}.`,
+        because: 'Its inside width at the broad end is not entered.',
+        remedy: 'Measure it with a caliper and enter it in the locker.',
+      }),
+    ];
+  }
   const needMm = strandsMm[0] + strandsMm[1] + threshold('connectorRoomMm');
   if (connector.broadInsideWidthMm >= needMm) return [];
   return [
@@ -89,31 +100,30 @@ const forMargin = (margin: number): Severity =>
   margin < threshold('strengthMarginStop') ? 'stop' : margin < threshold('strengthMarginMind') ? 'mind' : 'clear';
 
 /**
- * Strength left along, across and with the gate open against the load of a jerky rappel. Settling across counts unless something
- * holds the connector from turning.
+ * Strength left against the load of the job. Along the spine the upper end of the load decides. Settling across is possible, not certain,
+ * where somebody tends the device, and counts against the usual load, unless something holds the connector from turning. What an open gate
+ * leaves is shown; that a gate is open, or may be opened, is judged with the gate.
  */
-export function strengthFinding(connector: Connector, part: Ref, massKg: number): Finding {
-  const loadKn = (threshold('jerkFactor') * massKg * STANDARD_GRAVITY_M_PER_S2) / 1000;
+export function strengthFinding(connector: Connector, part: Ref, load: Interval): Finding {
   const canCross = connector.keeper !== 'yes';
   const ways = [
-    { key: 'major', label: 'Strength along', kn: connector.strengthMajorKn },
-    { key: 'open', label: 'Strength, gate open', kn: connector.strengthOpenKn },
-    ...(canCross ? [{ key: 'minor', label: 'Strength across', kn: connector.strengthMinorKn }] : []),
+    { key: 'major', label: 'Strength along', kn: connector.strengthMajorKn, againstKn: load.high },
+    { key: 'open', label: 'Strength, gate open', kn: connector.strengthOpenKn, againstKn: null },
+    ...(canCross
+      ? [{ key: 'minor', label: 'Strength across', kn: connector.strengthMinorKn, againstKn: load.best }]
+      : []),
   ];
   const missing = ways.filter((way) => way.kn === null);
   const known = ways.filter((way): way is typeof way & { kn: number } => way.kn !== null);
-  const load: FindingNumber = {
-    key: 'load',
-    label: 'Load with a jerk',
-    quantity: 'strengthKn',
-    value: exactly(loadKn),
-  };
   const numbers: FindingNumber[] = [
-    load,
+    { key: 'load', label: 'Load with a jerk or slack', quantity: 'strengthKn', value: load },
     ...known.map(({ key, label, kn }): FindingNumber => ({ key, label, quantity: 'strengthKn', value: exactly(kn) })),
   ];
-  const weakest = known.length > 0 ? known.reduce((a, b) => (b.kn < a.kn ? b : a)) : undefined;
-  const severity = weakest ? forMargin(weakest.kn / loadKn) : 'clear';
+  const margins = known.flatMap(({ againstKn, ...way }) =>
+    againstKn === null ? [] : [{ ...way, margin: way.kn / againstKn }],
+  );
+  const weakest = margins.length > 0 ? margins.reduce((a, b) => (b.margin < a.margin ? b : a)) : undefined;
+  const severity = weakest ? forMargin(weakest.margin) : 'clear';
   if (weakest && severity !== 'clear') {
     return finding({
       code: 'connector.strength',
@@ -121,7 +131,7 @@ export function strengthFinding(connector: Connector, part: Ref, massKg: number)
       subject: [part],
       numbers,
       says: `${literal(connector.name)} has little strength left in its worst position.`,
-      because: `${weakest.label}: {${weakest.key}}; load with a jerk {load}.`,
+      because: `${weakest.label}: {${weakest.key}}; the load is {load~}.`,
       remedy: 'Take a stronger connector, or one that is held from turning.',
     });
   }
@@ -140,12 +150,12 @@ export function strengthFinding(connector: Connector, part: Ref, massKg: number)
     code: 'connector.strength',
     severity: 'clear',
     subject: [part],
-    says: `${literal(connector.name)} is strong enough even ${canCross ? 'across' : 'with its gate open'}.`,
-    because: `Weakest: ${weakest!.label.toLowerCase()} {${weakest!.key}}, {ratio} the load with a jerk ({load}).`,
+    says: `${literal(connector.name)} is strong enough${canCross ? ', even across' : ' along its axis'}.`,
+    because: `Weakest: ${weakest!.label.toLowerCase()} {${weakest!.key}}, {ratio} the load that counts there ({load~}).`,
     remedy: canCross ? 'Nothing keeps it from settling across: look along its axis before you load it.' : '',
     numbers: [
       ...numbers,
-      { key: 'ratio', label: 'Strength over load', quantity: 'ratio', value: exactly(weakest!.kn / loadKn) },
+      { key: 'ratio', label: 'Strength over load', quantity: 'ratio', value: exactly(weakest!.margin) },
     ],
   });
 }

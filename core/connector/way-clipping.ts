@@ -23,12 +23,14 @@ const kn = (key: string, label: string, value: Interval): FindingNumber => ({
 });
 
 /**
- * How much a gate that can be opened or levered matters: what is left is the gate-open strength at best, against the highest load of
- * the job. Never clear; *stop* where the load can reach half of what is left, or where that strength is not known and somebody can fall.
+ * How much a gate that can be opened or levered matters: what is left is the gate-open strength at best, against the load of the job: the
+ * highest where somebody can fall, else the usual one. Never clear; *stop* where the load can reach half of what is left, or where that
+ * strength is not known and somebody can fall.
  */
 export function gateGoneSeverity({ connector, load }: WayInput, loadKn: Interval): Severity {
   if (connector.strengthOpenKn === null) return load.fall ? 'stop' : 'mind';
-  return connector.strengthOpenKn / loadKn.high < threshold('strengthMarginMind') ? 'stop' : 'mind';
+  const reckonedKn = load.fall ? loadKn.high : loadKn.best;
+  return connector.strengthOpenKn / reckonedKn < threshold('strengthMarginMind') ? 'stop' : 'mind';
 }
 
 function gateNumbers({ connector }: WayInput, loadKn: Interval): FindingNumber[] {
@@ -47,8 +49,33 @@ const leftText = ({ connector }: WayInput) =>
 /** Everything about one way that lies in shape and place: does it pass, wedge, turn, and can something open the gate. */
 export function clippingFindings(input: WayInput, way: Way, loadKn: Interval): Finding[] {
   const seat = seatKind(input.device) === 'plates' ? plates(input, way, loadKn) : [atRope(input, way)];
-  return [...kind(input), ...seat, ...gate(input, way, loadKn)];
+  return [...kind(input), ...declared(input), ...seat, ...gate(input, way, loadKn)];
 }
+
+/** Devices that hold by themselves depend on their connector: what their maker says about it has to be looked up. */
+function declared({ device }: WayInput): Finding[] {
+  if (seatKind(device) !== 'plates' || !holdsByItself(device)) return [];
+  const missing = [
+    ...(device.connectorWanted === 'unknown' ? ['which connector it wants'] : []),
+    ...(device.connectorForbidden === 'unknown' ? ['which it forbids'] : []),
+    ...(device.entry === 'unknown' ? ['from which side the connector goes in'] : []),
+  ];
+  if (missing.length === 0) return [];
+  return [
+    finding({
+      code: 'connector.not-declared',
+      severity: 'untested',
+      subject: SUBJECT,
+      says: `What the maker of ${literal(device.name)} says about its connector is not entered.`,
+      because: `Missing: ${missing.join(', ')}.`,
+      remedy: 'Look it up in the instructions and enter it in the locker.',
+    }),
+  ];
+}
+const holdsByItself = ({ family }: WayInput['device']): boolean => {
+  const { handOff, tied, aidOnly } = traitsOf(family);
+  return handOff !== 'runs' && !tied && !aidOnly;
+};
 
 function atRope({ connector, device }: WayInput, way: Way): Finding {
   return endFinding(
@@ -72,8 +99,8 @@ function kind({ connector, device }: WayInput): Finding[] {
       }),
     ];
   }
-  const declared = device.connectorWanted === 'unknown' ? traitsOf(device.family).wants : device.connectorWanted;
-  if (declared === null || declared === 'any' || declared === connector.shape) return [];
+  const wanted = device.connectorWanted === 'unknown' ? traitsOf(device.family).wants : device.connectorWanted;
+  if (wanted === null || wanted === 'any' || wanted === connector.shape) return [];
   return [
     finding({
       code: 'connector.kind-not-wanted',

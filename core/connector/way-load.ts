@@ -81,7 +81,10 @@ function along({ connector, device }: WayInput, way: Way, loadKn: Interval): Fin
   return findings;
 }
 
-/** Settling across is possible, not certain: where somebody tends the device it is never worse than *mind*. */
+/**
+ * Settling across is possible, not certain: where somebody tends the device, and nobody can fall onto it, it is never worse than *mind*, and
+ * the usual load counts. In a fall the upper end of the load decides, and nobody's eye helps.
+ */
 function across({ connector, device, load }: WayInput, loadKn: Interval): Finding[] {
   if (connector.keeper === 'yes') return [];
   const { strengthMinorKn: minor } = connector;
@@ -98,8 +101,9 @@ function across({ connector, device, load }: WayInput, loadKn: Interval): Findin
       }),
     ];
   }
-  const computed = byMargin(minor / loadKn.best);
-  const severity = computed === 'stop' && load.tended ? 'mind' : computed;
+  const looked = load.tended && !load.fall;
+  const computed = byMargin(minor / (load.fall ? loadKn.high : loadKn.best));
+  const severity = computed === 'stop' && looked ? 'mind' : computed;
   return [
     finding({
       code: 'connector.settles-across',

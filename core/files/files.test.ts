@@ -54,10 +54,12 @@ describe('files', () => {
     const result = readDocument(fixture(`v${version}`));
     const setup = result.ok && result.value.kind === 'setup' ? result.value.setup : result;
     // What version 3 and before could not say is not known; version 1 knew no measures of the way a connector is clipped.
+    // The club did not know yet how strong its cord is.
+    const asThen = changed(rappelDouble, { hitch: { item: { ...club.shortCord, declaredStrengthKn: null } } });
     const unsaid =
       version > 3
-        ? rappelDouble
-        : changed(rappelDouble, {
+        ? asThen
+        : changed(asThen, {
             device: { brakeLed: 'unknown' },
             deviceConnector: { opposed: 'unknown' },
             hitchConnector: { opposed: 'unknown', loadedEnd: 'unknown' },
@@ -66,7 +68,7 @@ describe('files', () => {
     const expected =
       version > 1 ? unsaid : changed(unsaid, { deviceConnector: bare(club.pear), hitchConnector: bare(club.smallD) });
     expect(setup).toEqual(expected);
-    if (version === VERSION) expect(writeSetup(rappelDouble)).toBe(fixture('v4'));
+    if (version === VERSION) expect(writeSetup(asThen)).toBe(fixture('v4'));
   });
 
   it('a workspace of version 1 is brought up, its records and the snapshots in them included', () => {

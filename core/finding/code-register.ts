@@ -27,6 +27,7 @@ const HOLD = 'core/hold/from-rig.test.ts';
 const ASSESS = 'core/assess/assess.test.ts';
 const VARIATIONS = 'core/assess/variations.test.ts';
 const LINES = 'core/parts/lines.test.ts';
+const FALSE = 'core/assess/false-assurance.test.ts';
 const RIG = 'core/parts/lines.test.ts';
 
 const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string]>> = {
@@ -51,6 +52,10 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'rig.lanyard': ['Lanyard clipped to the anchor', VARIATIONS],
   'rig.knot-below': ['A knot in the rope below the device', VARIATIONS],
   'rig.no-belay-loop': ['Harness has no belay loop', LINES],
+  'rig.person-mass': ['Very heavy or very light person', FALSE],
+  'rig.label-contradicts': ['Label and measurement contradict each other', FALSE],
+  'rig.joining-knot': ['Joining knot rolls or catches', FALSE],
+  'belay.masses': ['Masses of climber and belayer', FALSE],
   'hold.nothing': ['Nothing is known to hold', HOLD],
   'hold.hand-alone': ['Only the brake hand holds', HOLD],
   'hold.single-point': ['Nothing holds when one thing lets go that is in doubt', HOLD],
@@ -82,6 +87,8 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'fit.multi-soft-sheath': ['Sheath changes how the multi-ascender runs', FAMILY],
   'fit.groove': ['Which groove of the plate', FAMILY],
   'fit.teeth': ['Teeth on the sheath in a fall', FAMILY],
+  'fit.handed': ['Device made for the other hand', FALSE],
+  'fit.wet-icy': ['Wet or icy rope in a device that grips by itself', FALSE],
   'friction.not-modelled': ['Braking of this family is not computed', HAND],
   'friction.hand-holds': ['Brake hand holds along the whole descent', HAND],
   'friction.hand-close': ['Brake hand may not be enough', HAND],
@@ -98,6 +105,7 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'hitch.cord-thin': ['Cord thin for this rope', HITCH],
   'hitch.low-melting': ['Low-melting fibre as a sliding hitch', HITCH],
   'hitch.material-unknown': ['Material of the cord not said', HITCH],
+  'hitch.cord-small': ['Cord too thin to hold a person', FALSE],
   'hitch.strength': ['Strength left in the hitch cord', HITCH],
   'hitch.strength-unknown': ['Strength of the hitch cord not known', HITCH],
   'hitch.strands': ['Hitch does not hold both strands', HITCH],
@@ -108,6 +116,7 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'geometry.hitch-clear': ['Hitch stays clear of the device', CLEARANCE],
   'geometry.hitch-near-device': ['Hitch comes close to the device', CLEARANCE],
   'geometry.hitch-reaches-device': ['Hitch can reach the device', CLEARANCE],
+  'geometry.hitch-may-reach': ['Hitch may reach the device', FALSE],
   'geometry.cord-too-short': ['Cord too short for these wraps', CLEARANCE],
   'geometry.hitch-unknown': ['Reach of the hitch cannot be computed', CLEARANCE],
   'geometry.hitch-in-reach': ['Hitch above within arm’s reach', VARIATIONS],
@@ -120,6 +129,8 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'geometry.rope-barely-reaches': ['A rope end barely reaches', BUDGET],
   'geometry.rope-too-short': ['A rope end does not reach', BUDGET],
   'geometry.pull-strand-short': ['Strand to pull the rope down does not reach', LINES],
+  'geometry.middle-unmarked': ['Middle of the rope not marked', FALSE],
+  'geometry.base-tie': ['Line too short to be tied at the base', FALSE],
   'geometry.ends-knotted': ['Both rope ends knotted', BUDGET],
   'geometry.ends-open': ['Rope end not knotted', BUDGET],
   'geometry.ends-unknown': ['Not said whether the rope ends are knotted', BUDGET],
@@ -146,6 +157,8 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'connector.gate-unlocked': ['Gate cannot be locked', WAYS],
   'connector.kind-forbidden': ['Kind of connector that the maker forbids', WAYS],
   'connector.kind-not-wanted': ['Another kind of connector is wanted', WAYS],
+  'connector.not-declared': ['What the maker says about the connector is not entered', FALSE],
+  'connector.tree-life': ['Connector for work in a tree', FALSE],
   'connector.geometry-unknown': ['Measures of connector or device missing', WAYS],
   'connector.way-free': ['Connector passes and turns freely', WAYS],
   'connector.job-strength': ['Strength left against the load of the job', WAYS],

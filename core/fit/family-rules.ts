@@ -112,6 +112,27 @@ function strandsAndPersons({ device, load: facts }: RopeInDeviceInput, traits: F
 /** The device hangs on the harness of whoever works it, or on the anchor; a maker may allow only one. */
 function where({ device, load }: RopeInDeviceInput): Finding[] {
   const on = load.hangsOn;
+  const { tied, handOff } = traitsOf(device.family);
+  if (
+    device.attachTo === 'unknown' &&
+    on === 'anchor' &&
+    !tied &&
+    handOff !== 'runs' &&
+    !inGuideMode(device, load.use)
+  ) {
+    return [
+      finding({
+        code: 'fit.attached-elsewhere',
+        severity: 'untested',
+        subject: ['device'],
+        says: `It is not entered whether ${literal(device.name)} may hang on an anchor.`,
+        because:
+          'Some devices that hold by themselves may be worked from the harness only: at an anchor they can be pressed open.',
+        remedy: 'Look it up in the instructions and enter it in the locker.',
+        sources: ['maker-declaration'],
+      }),
+    ];
+  }
   if (device.attachTo === 'unknown' || device.attachTo === 'both' || device.attachTo === on) return [];
   return [
     finding({

@@ -14,7 +14,19 @@ export function strandsAlike(ropeA: Rope, ropeB: Rope): Finding[] {
   const limitMm = threshold('strandDifferenceMm');
   const unlikeDiameter = differenceMm >= limitMm - 1e-9;
   const unlikeSheath = ropeA.sheath !== ropeB.sheath;
-  if (!unlikeDiameter && !unlikeSheath) return [];
+  if (!unlikeDiameter && !unlikeSheath) {
+    if (ropeA.sheath !== 'unknown') return [];
+    return [
+      finding({
+        code: 'fit.strands-unlike',
+        severity: 'untested',
+        subject: ['ropeA', 'ropeB', 'device'],
+        says: 'It is not known whether the two ropes are alike.',
+        because: 'The sheath of neither is entered; of unlike sheaths one runs easier and creeps through the anchor.',
+        remedy: 'Look at both sheaths and enter them.',
+      }),
+    ];
+  }
   const reasons = [
     unlikeDiameter ? 'the diameters differ by {difference~}' : '',
     unlikeSheath ? 'the sheaths are not alike' : '',

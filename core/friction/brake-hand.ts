@@ -1,5 +1,13 @@
 import { finding, type Finding, type FindingNumber, literal } from '../finding/index.ts';
-import { diameterOf, linearDensityKgPerM, traitsOf, type Device, type Person, type Rope } from '../gear/index.ts';
+import {
+  diameterOf,
+  linearDensityKgPerM,
+  traitsOf,
+  type BrakeKind,
+  type Device,
+  type Person,
+  type Rope,
+} from '../gear/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly, mapRising, plus, ratioIndependent, type Interval } from '../units/index.ts';
 import { brakeForceN, handForceN } from './brake-force.ts';
@@ -81,7 +89,7 @@ export function brakeFigures(input: BrakeHandInput): BrakeFigures | null {
       hangingM: rope === 'below' ? Math.max(0, descentM - depthM) : 0,
     });
   const below = exponent(brakeAngleRad, extraConnector);
-  const hand = handForceN(climber);
+  const hand = handForceN(climber, { diameterMm, weather });
   let profile: readonly BrakePoint[] | null = null;
   return {
     // Only the drawing asks for it, and a plan computes thousands of figures.
@@ -95,12 +103,15 @@ export function brakeFigures(input: BrakeHandInput): BrakeFigures | null {
     topN: forceAt(0, below),
     bottomN: forceAt(descentM, below),
     handAboveN: forceAt(descentM, exponent(HAND_ABOVE_RAD, extraConnector)),
-    withExtraN: extraConnector ? null : forceAt(descentM, exponent(brakeAngleRad, true)),
+    withExtraN: extraConnector || !isTube(brake) ? null : forceAt(descentM, exponent(brakeAngleRad, true)),
     redirectedN: brakeAngleRad < HAND_BELOW_RAD ? forceAt(descentM, exponent(HAND_BELOW_RAD, extraConnector)) : null,
     handN: hand.forceN,
     handMeasured: hand.measured,
   };
 }
+
+/** In a tube a second connector bends the rope more; what it does in other devices is not known. */
+const isTube = (brake: BrakeKind): boolean => brake === 'tube' || brake === 'grooved-tube';
 
 /** Findings about the brake hand: enough along the descent, above the device, held back by the rope, and what shifts friction. */
 export function brakeHand(input: BrakeHandInput): Finding[] {
@@ -133,7 +144,7 @@ const force = (key: string, label: string, value: Interval): FindingNumber => ({
 });
 
 function alongTheDescent(input: BrakeHandInput, figures: BrakeFigures): Finding {
-  const { climber, extraConnector, rope = 'below', massKg = climber.massKg } = input;
+  const { climber, rope = 'below', massKg = climber.massKg } = input;
   const margin = ratioIndependent(figures.handN, figures.bottomN);
   const numbers: FindingNumber[] = [
     force('need', 'Needed at the bottom', figures.bottomN),
@@ -164,7 +175,7 @@ function alongTheDescent(input: BrakeHandInput, figures: BrakeFigures): Finding 
   const redirectHelps = figures.redirectedN !== null && figures.redirectedN.best < figures.bottomN.best;
   const more = redirectHelps
     ? 'Lead the brake strand up through a connector above the device: the need falls to about {redirected}.'
-    : extraConnector
+    : !figures.withExtraN
       ? 'Take a device with more friction or a thicker rope.'
       : 'Clip a second connector beside the first: the need falls to about {extra}.';
   const measure = figures.handMeasured ? '' : ' Measure the hand force: it may settle this.';

@@ -45,6 +45,22 @@ export function frictionShifts({ weather, sheath, wear }: Conditions): FrictionS
   return shifts;
 }
 
+/** Every state that these conditions can be in, the usual one first: what is not known can be any of them. */
+export function possible({ weather, sheath, wear }: Conditions): Conditions[] {
+  const sheaths = sheath === 'unknown' || sheath === 'mixed' ? (['smooth', 'new-treated', 'fuzzy'] as const) : [sheath];
+  const wears = wear === 'unknown' ? (['used', 'worn'] as const) : [wear];
+  return sheaths.flatMap((s) => wears.map((w) => ({ weather, sheath: s, wear: w })));
+}
+
+/**
+ * A figure over everything that these conditions can be: the lowest low and the highest high, at its best the usual state. So not knowing a
+ * state is never better than any state.
+ */
+export function overPossible(conditions: Conditions, figure: (known: Conditions) => Interval): Interval {
+  const all = possible(conditions).map(figure);
+  return interval(Math.min(...all.map((i) => i.low)), all[0]!.best, Math.max(...all.map((i) => i.high)));
+}
+
 /** Sheath to reckon with for one folded rope or two joined ones. */
 export const sheathOfBoth = (ropeA: Rope, ropeB: Rope | null): Conditions['sheath'] =>
   ropeB && ropeB.sheath !== ropeA.sheath ? 'mixed' : ropeA.sheath;

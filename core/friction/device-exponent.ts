@@ -1,7 +1,7 @@
 import type { BrakeKind } from '../gear/index.ts';
 import { constant, type ConstantId } from '../sources/index.ts';
-import { exactly, plus, scale, timesIndependent, type Interval } from '../units/index.ts';
-import { frictionShifts } from './conditions.ts';
+import { exactly, minus, plus, scale, timesIndependent, type Interval } from '../units/index.ts';
+import { frictionShifts, overPossible } from './conditions.ts';
 import { thinness, tubeExponent, type TubeInput } from './tube.ts';
 
 export interface DeviceExponentInput extends Omit<TubeInput, 'grooved'> {
@@ -10,11 +10,16 @@ export interface DeviceExponentInput extends Omit<TubeInput, 'grooved'> {
 
 type Wrapped = Exclude<BrakeKind, 'tube' | 'grooved-tube'>;
 
-/** Turn of rope in the device, and what the hand adds. A Munter hitch is the other way round: most with both strands parallel. */
-const WRAPPED: Readonly<Record<Wrapped, { wrap: ConstantId; hand: ConstantId; mostWith: 'below' | 'beside' }>> = {
-  eight: { wrap: 'eightWrapRad', hand: 'eightHandRad', mostWith: 'below' },
-  plate: { wrap: 'plateWrapRad', hand: 'plateHandRad', mostWith: 'below' },
-  munter: { wrap: 'munterWrapRad', hand: 'munterHandRad', mostWith: 'beside' },
+/**
+ * Turn of rope in the device with the hand on one side of it, and what the hand adds, or takes away, on the other. A Munter hitch is the
+ * other way round: most with both strands parallel.
+ */
+const WRAPPED: Readonly<
+  Record<Wrapped, { wrap: ConstantId; hand: ConstantId; changes: 'adds-below' | 'adds-beside' | 'loses-beside' }>
+> = {
+  eight: { wrap: 'eightWrapRad', hand: 'eightHandRad', changes: 'loses-beside' },
+  plate: { wrap: 'plateWrapRad', hand: 'plateHandRad', changes: 'adds-below' },
+  munter: { wrap: 'munterWrapRad', hand: 'munterHandRad', changes: 'adds-beside' },
 };
 
 /**
@@ -24,14 +29,18 @@ const WRAPPED: Readonly<Record<Wrapped, { wrap: ConstantId; hand: ConstantId; mo
 export function deviceExponent({ brake, ...input }: DeviceExponentInput): Interval {
   if (brake === 'tube' || brake === 'grooved-tube')
     return tubeExponent({ ...input, grooved: brake === 'grooved-tube' });
-  const { wrap, hand, mostWith } = WRAPPED[brake];
+  const { wrap, hand, changes } = WRAPPED[brake];
   const below = input.lipRad / Math.PI;
   const extra = input.extraConnector ? constant('extraConnectorRad') : exactly(0);
-  const turnRad = plus(plus(constant(wrap), scale(constant(hand), mostWith === 'below' ? below : 1 - below)), extra);
-  return timesIndependent(
-    constant('muRopeOnMetal'),
-    ...frictionShifts(input.conditions).map((shift) => shift.factor),
-    turnRad,
-    thinness(input.diameterMm),
+  const byHand = scale(constant(hand), changes === 'adds-below' ? below : 1 - below);
+  const turn = changes === 'loses-beside' ? minus(constant(wrap), byHand) : plus(constant(wrap), byHand);
+  const turnRad = plus(turn, extra);
+  return overPossible(input.conditions, (conditions) =>
+    timesIndependent(
+      constant('muRopeOnMetal'),
+      ...frictionShifts(conditions).map((shift) => shift.factor),
+      turnRad,
+      thinness(input.diameterMm),
+    ),
   );
 }

@@ -87,7 +87,12 @@ describe('hitchFindings', () => {
     ['thin cord', { cord: { ...club.shortCord, measuredDiameterMm: 5 } }, 'hitch.cord-thin mind'],
     ['UHMWPE', { cord: { ...club.shortCord, material: 'uhmwpe' } }, 'hitch.low-melting stop'],
     ['unknown fibre', { cord: { ...club.shortCord, material: 'unknown' } }, 'hitch.material-unknown untested'],
-    ['unknown strength', { cord: { ...club.shortCord, material: 'unknown' } }, 'hitch.strength-unknown untested'],
+    ['unknown strength', { cord: { ...club.shortCord, declaredStrengthKn: null } }, 'hitch.strength-unknown untested'],
+    [
+      'unknown strength and fibre',
+      { cord: { ...club.shortCord, material: 'unknown', declaredStrengthKn: null } },
+      'hitch.strength-unknown untested',
+    ],
     ['weak cord', { cord: { ...club.shortCord, declaredStrengthKn: 1.2 } }, 'hitch.strength stop'],
     ['one strand', { strands: 'one' }, 'hitch.strands stop'],
     ['strands not said', { strands: 'unknown' }, 'hitch.strands untested'],

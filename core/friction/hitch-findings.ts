@@ -53,6 +53,7 @@ const onRope = (input: HitchOnRopeInput): Finding[] => [
   ...wraps(input),
   ...ratio(input),
   ...material(input),
+  ...small(input),
   strength(input),
 ];
 
@@ -197,17 +198,54 @@ function material({ cord }: HitchOnRopeInput): Finding[] {
   return [];
 }
 
+/** The smaller of label and measurement: a cord that was thinner than its label once has lost something. */
+const cordMm = ({ nominalDiameterMm, measuredDiameterMm }: Cord): number =>
+  Math.min(nominalDiameterMm, measuredDiameterMm ?? nominalDiameterMm);
+
+function small({ cord }: HitchOnRopeInput): Finding[] {
+  const leastMm = threshold('hitchCordLeastMm');
+  if (cordMm(cord) >= leastMm) return [];
+  return [
+    finding({
+      code: 'hitch.cord-small',
+      severity: 'stop',
+      subject: ['hitch'],
+      says: `${literal(cord.name)} is too thin to hold a person.`,
+      because: 'It has {cord}; practice takes {least} at least for a hitch that must hold a person.',
+      remedy: 'Take a cord of 5 to 7 mm that suits the rope.',
+      numbers: [
+        { key: 'cord', label: 'Cord', quantity: 'diameterMm', value: exactly(cordMm(cord)) },
+        { key: 'least', label: 'Least', quantity: 'diameterMm', value: exactly(leastMm) },
+      ],
+    }),
+  ];
+}
+
 function strength({ cord, climber }: HitchOnRopeInput): Finding {
-  const known =
-    cord.declaredStrengthKn ?? (cord.material === 'unknown' ? null : cordStrengthKn(diameterOf(cord).diameterMm.best));
+  // The standard is what a cord of that kind must hold; whether this one is such a cord only its label tells.
+  const known = cord.declaredStrengthKn;
   if (known === null) {
     return finding({
       code: 'hitch.strength-unknown',
       severity: 'untested',
       subject: ['hitch'],
       says: `The strength of ${literal(cord.name)} is not known.`,
-      because: 'No strength is entered and the fibre is not known.',
-      remedy: 'Enter the declared strength from the label.',
+      because:
+        cord.material === 'unknown'
+          ? 'No strength is entered and the fibre is not known.'
+          : 'No strength is entered. A cord after EN 564 of this diameter holds {standard} at least; whether this one is such a cord is not known.',
+      remedy: 'Read the label and enter it.',
+      numbers:
+        cord.material === 'unknown'
+          ? []
+          : [
+              {
+                key: 'standard',
+                label: 'Least after EN 564',
+                quantity: 'strengthKn',
+                value: exactly(cordStrengthKn(cordMm(cord))),
+              },
+            ],
     });
   }
   const knot: Interval = cord.closure === 'sewn' ? exactly(1) : constant('strengthLeftInKnot');
@@ -226,7 +264,7 @@ function strength({ cord, climber }: HitchOnRopeInput): Finding {
     severity,
     subject: ['hitch'],
     says: severity === 'clear' ? 'The cord is strong enough for this load.' : 'The cord is weak for this load.',
-    because: `The loop holds {loop~}, the load with a jerk is {load}${cord.declaredStrengthKn === null ? '; strength from the diameter, after EN 564' : ''}.`,
+    because: `The loop holds {loop~}, the load with a jerk is {load}.`,
     remedy: severity === 'clear' ? '' : 'Take a thicker or stronger cord.',
     numbers: [
       { key: 'loop', label: 'Strength of the loop', quantity: 'strengthKn', value: loopKn },

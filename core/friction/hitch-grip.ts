@@ -1,7 +1,7 @@
 import type { Cord } from '../gear/index.ts';
 import { constant, threshold } from '../sources/index.ts';
 import { interval, scale, timesIndependent, type Interval } from '../units/index.ts';
-import { frictionShifts, type Conditions } from './conditions.ts';
+import { frictionShifts, overPossible, type Conditions } from './conditions.ts';
 
 /** EN 564: least strength of one strand of cord, kN, for d in mm. Check: 5 mm 5.0, 6 mm 7.2, 7 mm 9.8, 8 mm 12.8. */
 export const cordStrengthKn = (diameterMm: number): number => 0.2 * diameterMm * diameterMm;
@@ -37,8 +37,9 @@ export function hitchGripMargin(input: HitchGripInput): Interval {
       : material === 'unknown'
         ? [interval(constant('muFactorUhmwpe').low, 1, 1)]
         : [constant(MATERIAL[material])];
-  const shifts = frictionShifts({ weather: input.weather, sheath: input.sheath, wear: 'new' }).map((s) => s.factor);
-  const mu = timesIndependent(constant('muCordOnRope'), ...materialFactor, ...shifts);
+  const mu = overPossible({ weather: input.weather, sheath: input.sheath, wear: 'new' }, (known) =>
+    timesIndependent(constant('muCordOnRope'), ...materialFactor, ...frictionShifts(known).map((s) => s.factor)),
+  );
   const turns = input.wraps * bite(input.cordDiameterMm, input.ropeDiameterMm);
   return scale(mu, (2 * Math.PI * turns) / Math.log(threshold('hitchTensionRatio')));
 }

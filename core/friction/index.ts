@@ -1,7 +1,7 @@
 export { brakeForceN, handForceN, type BrakeForceInput } from './brake-force.ts';
 export { brakeFigures, brakeHand, type BrakeFigures, type BrakeHandInput, type BrakePoint } from './brake-hand.ts';
 export { capstanRatio, effectiveAngleRad, type Contact } from './capstan.ts';
-export { frictionShifts, type Conditions, type FrictionShift, type Weather } from './conditions.ts';
+export { frictionShifts, sheathOfBoth, type Conditions, type FrictionShift, type Weather } from './conditions.ts';
 export { deviceExponent, type DeviceExponentInput } from './device-exponent.ts';
 export { hitchFindings, hitchOnRope, HITCHES, type HitchInput, type HitchKind } from './hitch-findings.ts';
 export { bite, cordStrengthKn, hitchGripMargin, type HitchGripInput } from './hitch-grip.ts';

@@ -1,7 +1,7 @@
 import { constant } from '../sources/index.ts';
 import { exactly, interval, timesIndependent, type Interval } from '../units/index.ts';
 import { effectiveAngleRad } from './capstan.ts';
-import { frictionShifts, type Conditions } from './conditions.ts';
+import { frictionShifts, overPossible, type Conditions } from './conditions.ts';
 
 export interface TubeInput {
   /** Brake grooves in the lip. */
@@ -36,7 +36,10 @@ export function thinness(diameterMm: number): Interval {
  * Errors of friction, geometry and diameter are independent and combine accordingly.
  * @returns ln(T_load / T_brake), a pure number > 0.
  */
-export function tubeExponent(input: TubeInput): Interval {
+export const tubeExponent = (input: TubeInput): Interval =>
+  overPossible(input.conditions, (conditions) => knownExponent({ ...input, conditions }));
+
+function knownExponent(input: TubeInput): Interval {
   const groove = constant('grooveAngleDeg');
   const extra = input.extraConnector ? constant('extraConnectorRad') : exactly(0);
   const angle = (grooveDeg: number, extraRad: number) =>

@@ -1,3 +1,5 @@
+import { constant } from '../sources/index.ts';
+import type { Interval } from '../units/index.ts';
 import { JOB_FACTS, type Job, type JobFacts } from './jobs.ts';
 
 /** What a device is used for at its place in a rig: all that fit needs to know. */
@@ -12,8 +14,12 @@ export interface UseCase extends Pick<JobFacts, 'strands' | 'persons' | 'fall' |
 export interface LoadCase extends UseCase {
   /** The heaviest person who can hang on it, with gear, kg. */
   readonly massKg: number;
-  /** Fall factor to reckon with; null when nobody can fall onto it. */
-  readonly fallFactor: number | null;
+  /** Fall factor to reckon with; null where the rope stays tight. */
+  readonly fallFactor: Interval | null;
+  /** Modulus of the rope that catches it, kN; of a rope of any kind where none is chosen. */
+  readonly modulusKn: Interval;
+  /** Force at which the rope slips through the device, held by this hand, kN; null where device or hand are not known. */
+  readonly slipKn: Interval | null;
   /** Angle between the brake strand and the loaded strand, rad: 0 beside it, pi opposite to it. */
   readonly brakeAngleRad: number;
   /** The free rope hangs below the device and helps the hand. */
@@ -39,6 +45,8 @@ export const usualLoad = (use: Job, massKg: number): LoadCase => {
     ...usual,
     massKg,
     fallFactor: JOB_FACTS[use].fallFactor,
+    modulusKn: constant('ropeModulusKn'),
+    slipKn: null,
     brakeAngleRad: usual.hangsOn === 'anchor' ? 0 : Math.PI,
     ropeBelow: JOB_FACTS[use].ropeBelow,
   };

@@ -1,4 +1,4 @@
-import { constant, threshold } from '../sources/index.ts';
+import { constant, threshold, type ConstantId } from '../sources/index.ts';
 import { around, exactly, scale, times, type Interval } from '../units/index.ts';
 import type { Cord, Rope } from './items.ts';
 
@@ -27,12 +27,23 @@ export function diameterOf(
   };
 }
 
-/** Length of a rope, m: measured, or the label widened by what ropes shrink. */
+/** Length of a rope, m: measured, or the label widened by what ropes shrink: a used one more than a new one. */
 export function ropeLengthM(rope: Rope): Interval {
-  return rope.measuredLengthM !== null
-    ? exactly(rope.measuredLengthM)
-    : scale(constant('labelLengthFactor'), rope.lengthM);
+  if (rope.measuredLengthM !== null) return exactly(rope.measuredLengthM);
+  return scale(constant(rope.sheath === 'new-treated' ? 'labelLengthFactor' : 'usedLengthFactor'), rope.lengthM);
 }
+
+const MODULUS = {
+  single: 'modulusSingleKn',
+  half: 'modulusHalfKn',
+  twin: 'modulusHalfKn',
+  'low-stretch': 'modulusLowStretchKn',
+  other: 'ropeModulusKn',
+} as const satisfies Record<Rope['construction'], ConstantId>;
+
+/** Modulus of one strand, kN: force over strain, by the kind of rope. */
+export const ropeModulusKn = ({ construction }: Pick<Rope, 'construction'>): Interval =>
+  constant(MODULUS[construction]);
 
 /** Mass per metre, kg/m: declared, or estimated from the cross-section. */
 export function linearDensityKgPerM(rope: Rope): Interval {

@@ -116,7 +116,7 @@ describe('extensionMm', () => {
     extensionMm({ sling: club.sling, connector: club.pear, method: 'basket', knots: 0, measuredMm: null, ...change });
   it('doubles the sling through the harness: 600 / 2 - 25 + 92', () => expect(ext({}).best).toBe(367));
   it('girth-hitched: 600 - 70 + 92', () => expect(ext({ method: 'girth' }).best).toBe(622));
-  it('loses with each knot', () => expect(ext({ knots: 1 }).best).toBe(297));
+  it('loses with each knot', () => expect(ext({ knots: 1 }).best).toBe(277));
   it('believes a tape', () => expect(ext({ measuredMm: 400 })).toEqual({ low: 390, best: 400, high: 410 }));
   it('never falls below the connector', () => expect(ext({ knots: 4 }).low).toBeGreaterThanOrEqual(92));
 });

@@ -42,6 +42,29 @@ export function hitchClearance(input: ClearanceInput): Clearance | null {
   };
 }
 
+/** What is left of the loop below the wraps has to take a connector. */
+function legFinding({ legMm, loopMm, perWrapMm }: HitchReach): Finding[] {
+  const [stopMm, mindMm] = [threshold('hitchLegStopMm'), threshold('hitchLegMindMm')];
+  if (legMm.low >= mindMm) return [];
+  const stop = legMm.low < stopMm;
+  return [
+    finding({
+      code: 'geometry.cord-too-short',
+      severity: stop ? 'stop' : 'mind',
+      subject: ['hitch'],
+      says: stop ? 'The cord is too short for these wraps.' : 'Little of the loop is left to clip.',
+      because: 'The loop is {loop~} long and each wrap takes {wrap}: {leg~} is left to clip, {asked} is asked for.',
+      remedy: 'Take a longer cord, or fewer wraps where the grip allows. Measure the loop to narrow the estimate.',
+      numbers: [
+        { key: 'leg', label: 'Loop left to clip', quantity: 'lengthMm', value: legMm },
+        { key: 'loop', label: 'Loop pulled flat', quantity: 'lengthMm', value: loopMm },
+        { key: 'wrap', label: 'Cord per wrap', quantity: 'lengthMm', value: exactly(perWrapMm) },
+        { key: 'asked', label: 'Asked for', quantity: 'lengthMm', value: exactly(stop ? stopMm : mindMm) },
+      ],
+    }),
+  ];
+}
+
 /** The hitch must not be able to touch the device, hanging and with the knee raised. */
 export function hitchClearanceFindings(input: ClearanceInput): Finding[] {
   const { reach } = input;
@@ -59,29 +82,21 @@ export function hitchClearanceFindings(input: ClearanceInput): Finding[] {
       }),
     ];
   }
-  if (reach.legMm.best <= 0) {
-    return [
-      finding({
-        code: 'geometry.cord-too-short',
-        severity: 'stop',
-        subject: ['hitch'],
-        says: 'The cord is too short for these wraps.',
-        because: 'The loop is {loop~} long and each wrap takes {wrap}: nothing is left to clip.',
-        remedy: 'Take a longer cord, or fewer wraps where the grip allows.',
-        numbers: [
-          { key: 'loop', label: 'Loop pulled flat', quantity: 'lengthMm', value: reach.loopMm },
-          { key: 'wrap', label: 'Cord per wrap', quantity: 'lengthMm', value: exactly(reach.perWrapMm) },
-        ],
-      }),
-    ];
-  }
-  const marginMm = threshold('hitchClearanceMarginMm');
+  if (reach.legMm.best <= 0) return legFinding(reach);
+  const leg = legFinding(reach);
   const kneeCounts = input.attachedTo === 'leg-loop' && clearance.kneeRaisedMm.best <= clearance.hangingMm.best;
-  const worst = kneeCounts ? clearance.kneeRaisedMm : clearance.hangingMm;
-  const pose = kneeCounts ? 'with the knee raised' : 'hanging';
+  const handsWidthMm = threshold('hitchClearanceMarginMm');
+  const kneeMm = threshold('hitchClearanceKneeMm');
+  // Hanging, a hand must pass between them; with the knee raised they must only not touch. The pose with less to spare is told.
+  const tellKnee = kneeCounts && clearance.kneeRaisedMm.low - kneeMm <= clearance.hangingMm.low - handsWidthMm;
+  const [worst, marginMm] =
+    tellKnee || (kneeCounts && clearance.kneeRaisedMm.best <= 0)
+      ? [clearance.kneeRaisedMm, kneeMm]
+      : [clearance.hangingMm, handsWidthMm];
+  const pose = worst === clearance.kneeRaisedMm ? 'with the knee raised' : 'hanging';
   const numbers: FindingNumber[] = [
     { key: 'worst', label: `Clearance, ${pose}`, quantity: 'lengthMm', value: worst },
-    ...(kneeCounts
+    ...(worst === clearance.kneeRaisedMm
       ? [{ key: 'hanging', label: 'Clearance, hanging', quantity: 'lengthMm', value: clearance.hangingMm } as const]
       : []),
     { key: 'reach', label: 'Reach of the loaded hitch', quantity: 'lengthMm', value: reach.reachMm },
@@ -93,6 +108,7 @@ export function hitchClearanceFindings(input: ClearanceInput): Finding[] {
     'Shorten the cord or add a wrap, lengthen the extension, or clip the hitch lower. Measure the loop and the extension to narrow the estimate.';
   if (worst.best <= 0) {
     return [
+      ...leg,
       finding({
         code: 'geometry.hitch-reaches-device',
         severity: 'stop',
@@ -108,8 +124,23 @@ export function hitchClearanceFindings(input: ClearanceInput): Finding[] {
       }),
     ];
   }
+  if (worst.low <= 0) {
+    return [
+      ...leg,
+      finding({
+        code: 'geometry.hitch-may-reach',
+        severity: 'mind',
+        subject,
+        because,
+        remedy,
+        numbers,
+        says: `The hitch may reach the device ${pose}.`,
+      }),
+    ];
+  }
   if (worst.low < marginMm) {
     return [
+      ...leg,
       finding({
         code: 'geometry.hitch-near-device',
         severity: 'mind',
@@ -122,6 +153,7 @@ export function hitchClearanceFindings(input: ClearanceInput): Finding[] {
     ];
   }
   return [
+    ...leg,
     finding({
       code: 'geometry.hitch-clear',
       severity: 'clear',

@@ -66,7 +66,7 @@ export function ropeBudget({ ropeA, ropeB, middleMissM, ends, descentM }: RopeBu
 /** Do both ends reach, and are they closed? */
 export function ropeBudgetFindings(input: RopeBudgetInput): Finding[] {
   const budget = ropeBudget(input);
-  return [reaches(input, budget), endsClosed(input, budget)];
+  return [reaches(input, budget), ...middleMarked(input), endsClosed(input, budget)];
 }
 
 function reaches({ ropeB, endsAt, descentM }: RopeBudgetInput, budget: RopeBudget): Finding {
@@ -112,6 +112,30 @@ function reaches({ ropeB, endsAt, descentM }: RopeBudgetInput, budget: RopeBudge
     says: `Both rope ends reach ${place}, the shorter by {margin~}.`,
     remedy: 'See both ends lying there before you go; where you cannot see them, the knots decide.',
   });
+}
+
+/** A middle that is not marked is missed by something, whatever was entered. */
+function middleMarked({ ropeA, ropeB, middleMissM }: RopeBudgetInput): Finding[] {
+  const leastM = threshold('middleUnmarkedM');
+  if (ropeB || ropeA.middle === 'marked' || ropeA.middle === 'bicolour' || middleMissM >= leastM) return [];
+  const known = ropeA.middle === 'none';
+  return [
+    finding({
+      code: 'geometry.middle-unmarked',
+      severity: known ? 'mind' : 'untested',
+      subject: ['ropeEnds'],
+      says: known
+        ? 'The middle of this rope is not marked, and is taken as found to {miss}.'
+        : 'It is not known whether the middle of this rope is marked.',
+      because:
+        'Found by flaking from both ends it is missed by about {least}, guessed by several metres; the ends then differ by twice that.',
+      remedy: 'Enter by how much it may be missed, mark the middle, or see both ends on the ground.',
+      numbers: [
+        { key: 'miss', label: 'Middle missed by, as entered', quantity: 'lengthM', value: exactly(middleMissM) },
+        { key: 'least', label: 'Missed at least, when not marked', quantity: 'lengthM', value: exactly(leastM) },
+      ],
+    }),
+  ];
 }
 
 function endsClosed({ ends, endsAt }: RopeBudgetInput, { marginM }: RopeBudget): Finding {

@@ -1,4 +1,4 @@
-import { gateFindings, judgeWay, strengthFinding, waysOf, type Way } from '../connector/index.ts';
+import { gateFindings, jobLoadKn, judgeWay, strengthFinding, waysOf, type Way } from '../connector/index.ts';
 import type { Finding, Ref } from '../finding/index.ts';
 import { finding, literal } from '../finding/index.ts';
 import { deviceOf, type ConnectorPiece } from '../rig/index.ts';
@@ -35,7 +35,7 @@ export const connectorStrengthJudge: Judge = {
     const load = ctx.load(a);
     if (!item || !load) return [];
     const device = deviceOf(a)?.item;
-    if (!load.fall && load.tended) return [strengthFinding(item, ref, load.massKg * (load.persons === 'two' ? 2 : 1))];
+    if (!load.fall && load.tended) return [strengthFinding(item, ref, jobLoadKn(load, deviceOf(a)?.item ?? null))];
     if (!device) return [unknownLoad(ref, item.name)];
     // Judged in the way that is known or planned, else in the best there is: what is not said is said elsewhere.
     const ways = waysOf(item, device);

@@ -5,6 +5,10 @@ export { brakeJudge, devices, fitJudge, namesAt, strandsJudge } from './device.t
 export { hitches, hitchJudge } from './hitch.ts';
 export { about, between, type Claim, type Judge } from './judge.ts';
 export { fastenedJudge, jointJudge, lengthJudge, tieInJudge } from './lines.ts';
+export { handedJudge } from './handed.ts';
+export { labelJudge } from './label.ts';
+export { massJudge } from './person.ts';
+export { weatherJudge } from './weather.ts';
 export { JOB_QUESTIONS, questionsOf, type Question } from './questions.ts';
 export { anchorJudge, edgeJudge, heightsJudge } from './site.ts';
 export { slingReachJudge, slingStrengthJudge } from './sling.ts';

@@ -1,7 +1,9 @@
 import { about as named, finding, type Finding, type Ref } from '../finding/index.ts';
-import { JOB_FACTS } from '../gear/index.ts';
+import { diameterOf, JOB_FACTS, type Rope } from '../gear/index.ts';
 import { lineLengthFindings, ropeBudgetFindings } from '../geometry/index.ts';
 import { ropeSlots, ropesOf, type LineOf, type RigLine } from '../rig/index.ts';
+import { threshold } from '../sources/index.ts';
+import { exactly } from '../units/index.ts';
 import type { Context } from './context.ts';
 import { about, between, type Judge } from './judge.ts';
 
@@ -122,11 +124,24 @@ export const jointJudge: Judge = {
   subjects: ({ setup }) => setup.lines.filter((l) => l.kind === 'doubled' && l.use === 'joined').map((l) => l.id),
   claims: (ref) => [about(ref, 'joined')],
   judge: (ref, ctx) => joint(ctx.line(ref) as LineOf<'doubled'>),
-  reads: () => [],
+  reads: (ref, ctx) => ropeSlots(ctx.line(ref)).map((r) => r.id),
 };
 
-function joint({ joint: { id, knot } }: LineOf<'doubled'>): Finding[] {
-  if (knot === 'flat-overhand' || knot === 'double-fisherman') return [];
+function joint({ joint: { id, knot }, ropeA, ropeB }: LineOf<'doubled'>): Finding[] {
+  if (knot === 'double-fisherman') {
+    return [
+      finding({
+        code: 'rig.joining-knot',
+        severity: 'mind',
+        subject: [id],
+        says: 'A double fisherman’s is bulky and can catch when the ropes are pulled.',
+        because: 'It does not turn away from an edge as a flat knot does, and it is hard to open after it was loaded.',
+        remedy:
+          'For ropes that are alike take a flat overhand with long tails; else look for edges and cracks below, and pull with care.',
+      }),
+    ];
+  }
+  if (knot === 'flat-overhand') return rolls(id, ropeA.item, ropeB.item);
   return [
     finding({
       code: 'rig.joining-knot-unknown',
@@ -135,6 +150,28 @@ function joint({ joint: { id, knot } }: LineOf<'doubled'>): Finding[] {
       says: 'The knot that joins the two ropes is not judged.',
       because: knot === 'other' ? 'Zevrin has no facts about the knot you use.' : 'It is not said which knot is used.',
       remedy: 'Say which, and look at its shape and tails at the check.',
+    }),
+  ];
+}
+
+/** A flat knot rolls along where one rope is thicker, softer or stiffer than the other. */
+function rolls(id: Ref, ropeA: Rope | null, ropeB: Rope | null): Finding[] {
+  if (!ropeA || !ropeB) return [];
+  const [a, b] = [diameterOf(ropeA).diameterMm, diameterOf(ropeB).diameterMm];
+  const differenceMm = Math.abs(a.best - b.best);
+  if (differenceMm < threshold('flatKnotUnlikeMm') - 1e-9) return [];
+  return [
+    finding({
+      code: 'rig.joining-knot',
+      severity: 'mind',
+      subject: [id],
+      says: 'The ropes are unlike: a flat overhand can roll along them.',
+      because: 'The diameters differ by {difference}; practice joins ropes by a flat knot where they are alike.',
+      remedy:
+        'Tie a second flat overhand close behind the first, with tails of half a metre, or join them by a double fisherman’s.',
+      numbers: [
+        { key: 'difference', label: 'Difference in diameter', quantity: 'diameterMm', value: exactly(differenceMm) },
+      ],
     }),
   ];
 }

@@ -3,6 +3,7 @@ import { handOffIn, inGuideMode } from '../fit/index.ts';
 import { seatKind } from '../connector/index.ts';
 import { JOB_FACTS, type Job } from '../gear/index.ts';
 import {
+  belaysFromHarness,
   besideConnector,
   deviceOf,
   linesOf,
@@ -31,7 +32,7 @@ const ask = (subject: readonly Ref[], claim: Claim, words: string): Question => 
  * A kind of element or of pair that is new here asks at least its one question, so that nothing goes unjudged in silence.
  */
 export function questionsOf(ctx: Context): Question[] {
-  return [...ofElements(ctx), ...ofKinds(ctx), ...ofPairs(ctx), ...ofJob(ctx)];
+  return [...ofElements(ctx), ...ofKinds(ctx), ...ofPairs(ctx), ...treeQuestions(ctx), ...ofJob(ctx)];
 }
 
 /** The one thing chosen for a place; what is missing is said as missing, and nothing else is asked about it. */
@@ -42,9 +43,11 @@ function ofElements(ctx: Context): Question[] {
     const { id } = thing;
     switch (thing.kind) {
       case 'person':
+        return [chosen(id), ask([id], about(id, 'mass'), 'whether the gear is made for this mass')];
       case 'harness':
-      case 'rope':
         return [chosen(id)];
+      case 'rope':
+        return [chosen(id), ask([id], about(id, 'label'), 'whether label and measurement agree')];
       case 'site':
         return [ask([id], about(id, 'heights'), 'the heights')];
       case 'edge':
@@ -77,9 +80,13 @@ function ofElements(ctx: Context): Question[] {
           ask([id], about(id, 'strength'), 'the strength of the connector'),
         ];
       case 'device':
-        return [chosen(id)];
+        return [chosen(id), ask([id], about(id, 'weather'), 'what water and ice do to it')];
       case 'hitch':
-        return [chosen(id), ask([id], about(id, 'tied'), 'how the hitch grips and is tied')];
+        return [
+          chosen(id),
+          ask([id], about(id, 'label'), 'whether label and measurement agree'),
+          ask([id], about(id, 'tied'), 'how the hitch grips and is tied'),
+        ];
       case 'knot':
         return [ask([id], about(id, 'tied'), 'the knot')];
       case 'hand':
@@ -174,6 +181,9 @@ function ofChain(ctx: Context, a: Attachment): Question[] {
         ? [ask([a.end.id, line.id], between(a.end.id, line.id, 'strands'), 'whether both strands run through it')]
         : []),
     ]),
+    ...(belaysFromHarness(ctx.index, a)
+      ? [ask([a.end.id], about(a.id, 'masses'), 'the masses of climber and belayer')]
+      : []),
     ...handQuestions(ctx, a),
   ];
 }
@@ -185,6 +195,7 @@ function handQuestions(ctx: Context, a: Attachment): Question[] {
   const use = ctx.use(a);
   const alone = end.item !== null && (inGuideMode(end.item, use.use) || handOffIn(end.item, use.use) === 'holds');
   return [
+    ask([hand, end.id], about(end.id, 'handed'), 'whether it is made for this hand'),
     use.fall
       ? ask([hand, end.id], between(hand, end.id, 'catch'), 'whether the hand holds a fall')
       : ask([hand, end.id], between(hand, end.id, 'brake'), 'how hard the hand must brake'),
@@ -192,10 +203,30 @@ function handQuestions(ctx: Context, a: Attachment): Question[] {
   ];
 }
 
+/** A person works in a tree: its rules ask more of a connector, and a line may be tied at its base. */
+function treeQuestions(ctx: Context): Question[] {
+  const { job, lines, attachments } = ctx.setup;
+  if (job !== 'tree-stationary' && job !== 'tree-moving') return [];
+  return [
+    ...attachments.flatMap((a) =>
+      a.pieces.flatMap((p) =>
+        p.kind === 'connector'
+          ? [ask([p.id], about(p.id, 'tree'), 'whether it is a connector for work in a tree')]
+          : [],
+      ),
+    ),
+    ...(job === 'tree-stationary'
+      ? lines.flatMap((l) =>
+          l.kind === 'fixed' ? [ask([l.id], about(l.id, 'base-tie'), 'whether it can be tied at the base')] : [],
+        )
+      : []),
+  ];
+}
+
 const FALL = 'how hard a fall is, and what may be hit on the way';
 const SECOND = 'a second attachment, and the lengths of tether and foot loop';
 const BOTH = 'how both persons are attached, and what holds each of them';
-const CLOSED = 'slack, the stretch of the rope, and how high the belayer is lifted';
+const CLOSED = 'slack, and the stretch of the rope';
 
 /** What a job needs beyond its parts. Words of what nobody judges yet; the scene that judges it claims the question. */
 export const JOB_QUESTIONS = {

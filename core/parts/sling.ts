@@ -1,8 +1,9 @@
+import { jobLoadKn } from '../connector/index.ts';
 import { about as named, finding, type Finding, type Ref, literal } from '../finding/index.ts';
 import { armReach } from '../geometry/index.ts';
-import { mainConnector, slingOf, type SlingPiece } from '../rig/index.ts';
+import { deviceOf, mainConnector, slingOf, type SlingPiece } from '../rig/index.ts';
 import { constant, threshold } from '../sources/index.ts';
-import { exactly, scale, STANDARD_GRAVITY_M_PER_S2 } from '../units/index.ts';
+import { exactly, scale } from '../units/index.ts';
 import type { Context } from './context.ts';
 import { about, between, type Judge } from './judge.ts';
 
@@ -26,13 +27,20 @@ export const slingStrengthJudge: Judge = {
     const load = ctx.load(ctx.index.ownerOf(ref)!);
     const { item, method, knots } = pieceOf(ref, ctx);
     return item && load
-      ? [slingStrength(ref, item, method === 'girth' || knots > 0, load.massKg * (load.persons === 'two' ? 2 : 1))]
+      ? [
+          slingStrength(
+            ref,
+            item,
+            method === 'girth' || knots > 0,
+            jobLoadKn(load, deviceOf(ctx.index.ownerOf(ref)!)?.item ?? null).high,
+          ),
+        ]
       : [];
   },
   reads: (ref) => [ref],
 };
 
-function slingStrength(ref: Ref, sling: NonNullable<SlingPiece['item']>, bent: boolean, massKg: number): Finding {
+function slingStrength(ref: Ref, sling: NonNullable<SlingPiece['item']>, bent: boolean, loadKn: number): Finding {
   const subject = [ref] as const;
   if (sling.strengthKn === null) {
     return finding({
@@ -45,7 +53,6 @@ function slingStrength(ref: Ref, sling: NonNullable<SlingPiece['item']>, bent: b
     });
   }
   const leftKn = scale(bent ? constant('strengthLeftInKnot') : exactly(1), sling.strengthKn);
-  const loadKn = (threshold('jerkFactor') * massKg * STANDARD_GRAVITY_M_PER_S2) / 1000;
   const margin = scale(leftKn, 1 / loadKn);
   const severity =
     margin.low < threshold('strengthMarginStop')
@@ -61,12 +68,12 @@ function slingStrength(ref: Ref, sling: NonNullable<SlingPiece['item']>, bent: b
       severity === 'clear'
         ? 'The sling is strong enough.'
         : `${literal(sling.name)} has little strength left at its knot or hitch.`,
-    because: `{left~} is left of {label}${bent ? ' at the knot or girth hitch' : ''}; the load with a jerk is {load}.`,
+    because: `{left~} is left of {label}${bent ? ' at the knot or girth hitch' : ''}; the load with a jerk, or with slack that comes in, is up to {load}.`,
     remedy: severity === 'clear' ? '' : 'Take a stronger sling, or one without a knot.',
     numbers: [
       { key: 'left', label: 'Strength left', quantity: 'strengthKn', value: leftKn },
       { key: 'label', label: 'Strength on the label', quantity: 'strengthKn', value: exactly(sling.strengthKn) },
-      { key: 'load', label: 'Load with a jerk', quantity: 'strengthKn', value: exactly(loadKn) },
+      { key: 'load', label: 'Highest load', quantity: 'strengthKn', value: exactly(loadKn) },
     ],
   });
 }

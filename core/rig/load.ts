@@ -1,6 +1,18 @@
-import { JOB_FACTS, usualUse, type Job, type LoadCase, type UseCase } from '../gear/index.ts';
+import { constant } from '../sources/index.ts';
+import { interval, mapRising, scale, timesIndependent, type Interval } from '../units/index.ts';
+import { deviceExponent, handForceN, sheathOfBoth, type Conditions } from '../friction/index.ts';
+import {
+  diameterOf,
+  JOB_FACTS,
+  ropeModulusKn,
+  traitsOf,
+  usualUse,
+  type Job,
+  type LoadCase,
+  type UseCase,
+} from '../gear/index.ts';
 import type { Attachment } from './elements.ts';
-import { hangingBy, heaviest, strandsIn, type RigIndex } from './rig.ts';
+import { besideConnector, brakerOf, deviceOf, hangingBy, heaviest, ropesIn, strandsIn, type RigIndex } from './rig.ts';
 
 /** What the device or hitch of an attachment is used for. */
 export const jobOf = ({ setup }: RigIndex, a: Attachment): Job => a.job ?? setup.job;
@@ -17,6 +29,46 @@ export const brakeAngleOf = (a: Attachment): number =>
   a.root.kind === 'anchor' && a.end.kind === 'device' && a.end.brakeLed !== 'redirected' ? 0 : Math.PI;
 
 /**
+ * Force at which the rope slips through a device that a hand brakes: its ratio times the force of this hand. Check: grooved tube, 10 mm, 230 N:
+ * 1.53 kN. null while one of them is not chosen, or where no hand brakes.
+ */
+function slipOf(index: RigIndex, a: Attachment): Interval | null {
+  const end = deviceOf(a);
+  const braker = end ? brakerOf(index, end)?.item : null;
+  const ropes = ropesIn(index, a.end);
+  if (!end?.item || !braker || !ropes) return null;
+  const { brake } = traitsOf(end.item.family);
+  if (brake === null) return null;
+  const { ropeA, ropeB } = ropes;
+  const diameterMm = Math.min(...[ropeA, ropeB ?? ropeA].map((r) => diameterOf(r).diameterMm.best));
+  const { weather } = index.setup.site;
+  const slipN = (conditions: Conditions): Interval => {
+    const lipRad = brakeAngleOf(a);
+    const exponent = deviceExponent({
+      brake,
+      conditions,
+      diameterMm,
+      extraConnector: besideConnector(a) !== null,
+      lipRad,
+    });
+    const { forceN } = handForceN(braker, { diameterMm, weather: conditions.weather });
+    return timesIndependent(mapRising(exponent, Math.exp), forceN);
+  };
+  const now = slipN({ weather, sheath: sheathOfBoth(ropeA, ropeB), wear: end.item.wear });
+  // Water and wear make a catch softer; that a part would hold less is not made good by counting on them.
+  const most = slipN({ weather: 'dry', sheath: 'fuzzy', wear: 'new' });
+  return scale(interval(now.low, now.best, Math.max(now.high, most.high)), 1 / 1000);
+}
+
+/** Of two ropes in one device the stiffer one decides; a rope that is not chosen can be any. */
+function modulusOf(index: RigIndex, a: Attachment): Interval {
+  const ropes = ropesIn(index, a.end);
+  if (!ropes) return constant('ropeModulusKn');
+  const [first, second] = [ropeModulusKn(ropes.ropeA), ropeModulusKn(ropes.ropeB ?? ropes.ropeA)];
+  return second.high > first.high ? second : first;
+}
+
+/**
  * What an attachment must carry and how it is pulled, from the rig itself; null while nobody who could hang on it is chosen. A brake strand
  * at an anchor of which nothing is said is reckoned as led straight down, the weaker way.
  */
@@ -28,6 +80,8 @@ export function loadOf(index: RigIndex, a: Attachment): LoadCase | null {
     ...useOf(index, a),
     massKg: person.massKg,
     fallFactor: JOB_FACTS[job].fallFactor,
+    modulusKn: modulusOf(index, a),
+    slipKn: slipOf(index, a),
     brakeAngleRad: brakeAngleOf(a),
     ropeBelow: JOB_FACTS[job].ropeBelow,
   };

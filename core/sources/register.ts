@@ -59,10 +59,71 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
     title: 'Statics of a beam on two supports: a load at x of w puts x / w on the far support',
     note: 'Used for a load that is held away from the spine. A connector is a bent frame, so this is an estimate between gate-open and full strength.',
   },
+  impulse: {
+    kind: 'handbook',
+    title: 'Impulse and energy of two masses joined by a rope over friction, as in textbooks of mechanics',
+    note: 'The common speed after the jerk, and how high the lighter one then rises. The rope is taken as inextensible, and nothing is damped: the lift is a high estimate.',
+  },
   'en-892': {
     kind: 'standard',
-    title: 'EN 892, Mountaineering equipment: dynamic ropes',
-    note: 'Diameter is measured under a set load, so a hand-held caliper may read another value. Text not at hand: from memory.',
+    title: 'EN 892, Mountaineering equipment: dynamic mountaineering ropes',
+    note: 'Diameter is measured under a set load, so a hand-held caliper may read another value. Impact force: single at most 12 kN with 80 kg at factor 1.77, half at most 8 kN with 55 kg, twin at most 12 kN as a pair. Single and half are each made to be judged on their own; unlike a low-stretch rope they stretch in a fall. Text not at hand: from memory.',
+  },
+  'en-1891': {
+    kind: 'standard',
+    title: 'EN 1891, Personal protective equipment: low stretch kernmantle ropes',
+    note: 'Type A at least 22 kN, B at least 18 kN, ends with a knot 15 and 12 kN; at most 5 % longer between 50 and 150 kg; at most 6 kN at factor 0.3 with 100 kg. Text not at hand: from memory.',
+  },
+  'en-567': {
+    kind: 'standard',
+    title: 'EN 567, Mountaineering equipment: rope clamps',
+    note: 'A clamp holds 4 kN without damage to the rope. Text not at hand: from memory.',
+  },
+  'en-12277': {
+    kind: 'standard',
+    title: 'EN 12277, Mountaineering equipment: harnesses',
+    note: 'A sit harness holds 15 kN at its tie-in; gear loops are made to hold nothing. Text not at hand: from memory.',
+  },
+  'en-12278': {
+    kind: 'standard',
+    title: 'EN 12278, Mountaineering equipment: pulleys',
+    note: 'At least 12 kN. Text not at hand: from memory.',
+  },
+  'en-15151': {
+    kind: 'standard',
+    title: 'EN 15151, Mountaineering equipment: braking devices, part 1 with manually assisted locking, part 2 manual',
+    note: 'How braking devices are tested and marked. Text not at hand: from memory.',
+  },
+  'en-341': {
+    kind: 'standard',
+    title: 'EN 341, Personal fall protection equipment: descender devices for rescue',
+    note: 'Descenders that bring down another person. Text not at hand: from memory.',
+  },
+  'en-353-2': {
+    kind: 'standard',
+    title:
+      'EN 353-2, Personal protective equipment against falls: guided type fall arresters including a flexible anchor line',
+    note: 'A fall is stopped with at most 6 kN. Text not at hand: from memory.',
+  },
+  'en-12841': {
+    kind: 'standard',
+    title: 'EN 12841, Personal fall protection equipment: rope adjustment devices',
+    note: 'Type A for the safety line, B for going up, C for going down; a fall is stopped with at most 6 kN. Text not at hand: from memory.',
+  },
+  'en-358': {
+    kind: 'standard',
+    title: 'EN 358, Personal protective equipment for work positioning',
+    note: 'Belts and lanyards hold 15 kN. Text not at hand: from memory.',
+  },
+  'en-362': {
+    kind: 'standard',
+    title: 'EN 362, Personal protective equipment against falls: connectors',
+    note: 'Connectors for work close by themselves and lock. Text not at hand: from memory.',
+  },
+  'ansi-z133': {
+    kind: 'standard',
+    title: 'ANSI Z133, Safety requirements for arboricultural operations (United States)',
+    note: 'Climbing line at least 24 kN and at most 7 % longer at 2.4 kN; connectors at least 22.2 kN, closing and locking by themselves, opened by two actions. Other countries have rules of their own. Text not at hand: from memory.',
   },
   'belt-around-two-circles': {
     kind: 'geometry',
@@ -202,6 +263,30 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   'practice-teeth': practice(
     'Common practice: toothed cams',
     'Teeth damage the sheath at a few kN, which a fall onto slack rope can reach.',
+  ),
+  'practice-wet-icy': practice(
+    'Common practice: wet and icy rope',
+    'What grips a rope by itself, a cam, a clamp, a grab or a plate in guide mode, grips wet rope less and icy rope perhaps not at all.',
+  ),
+  'practice-joining-knot': practice(
+    'Common practice: joining two ropes for a rappel',
+    'A flat overhand with long tails turns away from edges, but rolls where the ropes are unlike; a double fisherman’s holds unlike ropes, but catches when the ropes are pulled.',
+  ),
+  'practice-person-mass': practice(
+    'Common practice: very heavy and very light people',
+    'Devices are tried and declared for usual adults; beyond that they brake too little, or hold back.',
+  ),
+  'practice-belay-mass': practice(
+    'Common practice: masses of climber and belayer',
+    'A belayer who is lighter than the climber is lifted, into the first runner or off the stance; a much heavier one gives a hard catch.',
+  ),
+  'practice-two-attachments': practice(
+    'Common practice: two attachments on a rope that one climbs',
+    'Whoever hangs on one clamp or one grab has nothing when it opens; a foot loop is no attachment.',
+  ),
+  'practice-base-tie': practice(
+    'Common practice: line tied at the base of a tree',
+    'It takes twice the height, the way to the base, and about three metres more.',
   ),
   'practice-unlike-strands': practice(
     'Common practice: two strands of unlike rope',

@@ -1,0 +1,83 @@
+import { finding, literal, type Finding, type Ref } from '../finding/index.ts';
+import { ropeLengthM, type Connector, type Job } from '../gear/index.ts';
+import { about, connectorAt, connectors, type Context, type Judge } from '../parts/index.ts';
+import { ropesOf, type LineOf } from '../rig/index.ts';
+import { threshold } from '../sources/index.ts';
+import { exactly, minus } from '../units/index.ts';
+
+const IN_TREES: ReadonlySet<Job> = new Set(['tree-stationary', 'tree-moving']);
+const inTree = ({ setup }: Context): boolean => IN_TREES.has(setup.job);
+
+/** Least strength of a connector that a person works on in a tree, kN: ANSI Z133. */
+const LIFE_KN = 22.2;
+
+/** Connectors that a person hangs on while working in a tree, by the standard that asks most of them. */
+export const treeConnectorJudge: Judge = {
+  id: 'tree-connector',
+  subjects: (ctx) => (inTree(ctx) ? connectors(ctx) : []),
+  claims: (ref) => [about(ref, 'tree')],
+  judge: (ref, ctx) => {
+    const { item } = connectorAt(ref, ctx);
+    return item && ctx.index.ownerOf(ref)!.use !== 'aid' ? lifeConnector(ref, item) : [];
+  },
+  reads: (ref) => [ref],
+};
+
+function lifeConnector(ref: Ref, { name, lock, strengthMajorKn }: Connector): Finding[] {
+  const locksItself = lock === 'two-action' || lock === 'three-action' || lock === 'magnetic';
+  const weak = strengthMajorKn !== null && strengthMajorKn < LIFE_KN;
+  // What is not known is said by gate and strength.
+  if ((locksItself || lock === 'unknown') && !weak) return [];
+  return [
+    finding({
+      code: 'connector.tree-life',
+      severity: 'stop',
+      subject: [ref],
+      says: `${literal(name)} is not a connector to work on in a tree.`,
+      because: `ANSI Z133 asks for ${weak ? 'at least {least}; this one holds {major}' : 'a gate that closes and locks by itself and takes two actions to open'}. Other countries have rules of their own.`,
+      remedy:
+        'Take a connector that locks by itself in two actions or more, of 23 kN or more. Ask what holds where you work.',
+      numbers: weak
+        ? [
+            { key: 'least', label: 'Asked for', quantity: 'strengthKn', value: exactly(LIFE_KN) },
+            { key: 'major', label: 'Strength along', quantity: 'strengthKn', value: exactly(strengthMajorKn) },
+          ]
+        : [],
+    }),
+  ];
+}
+
+/** A line that is tied at the base of the tree goes up and comes down again. */
+export const baseTieJudge: Judge = {
+  id: 'base-tie',
+  subjects: (ctx) =>
+    ctx.setup.job === 'tree-stationary' ? ctx.setup.lines.filter((l) => l.kind === 'fixed').map((l) => l.id) : [],
+  claims: (ref) => [about(ref, 'base-tie')],
+  judge: (ref, ctx) => {
+    const line = ctx.line(ref) as LineOf<'fixed'>;
+    const ropes = ropesOf(line);
+    if (!ropes || ctx.descentM <= 0) return [];
+    const haveM = ropeLengthM(ropes.ropeA);
+    const needM = 2 * ctx.descentM + threshold('baseTieExtraM');
+    if (haveM.low >= needM) return [];
+    return [
+      finding({
+        code: 'geometry.base-tie',
+        severity: 'mind',
+        subject: [line.id],
+        says: 'The line is too short to be tied at the base of the tree: it must be tied in the canopy.',
+        because: 'Tied at the base it takes {need} and the way to the base; there are {have~}, {margin~} to spare.',
+        remedy: 'Tie it in the canopy and know how it is let down in an emergency, or take a longer line.',
+        numbers: [
+          { key: 'need', label: 'Needed for a tie at the base', quantity: 'lengthM', value: exactly(needM) },
+          { key: 'have', label: 'There is', quantity: 'lengthM', value: haveM },
+          { key: 'margin', label: 'Line to spare', quantity: 'lengthM', value: minus(haveM, exactly(needM)) },
+        ],
+      }),
+    ];
+  },
+  reads: (ref, ctx) => {
+    const line = ctx.line(ref) as LineOf<'fixed'>;
+    return [line.rope.id];
+  },
+};
