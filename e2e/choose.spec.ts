@@ -62,6 +62,7 @@ test('what the locker lacks is named by what it must do', async ({ page }) => {
     'connector/connector-kept',
     'connector/connector-kept-2',
     'connector/connector-oval',
+    'connector/connector-oval-kept',
     'cord/cord-short',
     'cord/cord-long',
   ]) {

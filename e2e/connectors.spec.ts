@@ -43,8 +43,8 @@ test('an own test that went wrong worsens the way at once, a good one does not c
   page,
 }) => {
   await open(page, `/demo/connectors?job=self-belay-top-rope&person=${people[0]!.id}`);
-  await page.getByRole('button', { name: /^Oval screw, green in Cutwater grab/ }).click();
-  const best = ways('connector-oval', 'device-cutwater', 'self-belay-top-rope')[0]!;
+  await page.getByRole('button', { name: /^Oval with keeper, red in Cutwater grab/ }).click();
+  const best = ways('connector-oval-kept', 'device-cutwater', 'self-belay-top-rope')[0]!;
   const row = page.locator(`[data-way="${wayKey(best.way)}"]`);
   await expect(row).toHaveAttribute('data-severity', best.severity);
   await page.getByLabel('When I tried it').selectOption('worked');

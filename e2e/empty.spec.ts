@@ -18,6 +18,7 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
   await type(page, 'Diameter on the label', '9.8');
   await type(page, 'Length on the label', '200 ft');
   await pick(page, 'Sheath', 'Used, smooth');
+  await pick(page, 'Middle of the rope', 'Marked');
   await save();
 
   await next('Add a device');
@@ -76,6 +77,7 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
   await pick(page, 'Fibre that touches the rope', 'Polyamide');
   await type(page, 'Diameter on the label', '6');
   await type(page, 'Cut length', '1.5');
+  await type(page, 'Declared strength of one strand', '7.2');
   await press(page, page.getByRole('button', { name: 'Save' }));
   await kept();
 

@@ -44,9 +44,9 @@ export function fieldsOf(setup: Setup): Field[] {
       return;
     }
     if (schema instanceof z.ZodObject && isObject(at)) {
+      const shape: Readonly<Record<string, z.ZodType>> = schema.shape;
       const own = typeof at.id === 'string' && !path.includes('item') && !path.includes('harness') ? at.id : owner;
-      for (const [key, inner] of Object.entries(schema.shape))
-        walk(inner, at[key], [...path, key], [...kind, key], own);
+      for (const [key, inner] of Object.entries(shape)) walk(inner, at[key], [...path, key], [...kind, key], own);
       return;
     }
     leaf(schema, at, path, kind, owner, undefined);

@@ -13,7 +13,7 @@ import {
 } from '../connector/index.ts';
 import { about as named, finding, SEVERITIES, type Finding, type Ref, literal } from '../finding/index.ts';
 import { diameterOf } from '../gear/index.ts';
-import { between, connectorAt, devices, fits, namesAt, type Context, type Judge } from '../parts/index.ts';
+import { between, connectorAt, devices, fits, loadParts, namesAt, type Context, type Judge } from '../parts/index.ts';
 import { besideConnector, deviceOf, linesOf, mainConnector, ropeSlots, type Attachment } from '../rig/index.ts';
 
 const hung = (ctx: Context): Ref[] => devices(ctx).filter((ref) => mainConnector(ctx.attachment(ref)) !== null);
@@ -114,7 +114,7 @@ export const wayJudge: Judge = {
   },
   reads: (ref, ctx) => {
     const a = ctx.attachment(ref);
-    return [mainConnector(a)!.id, a.end.id];
+    return [mainConnector(a)!.id, a.end.id, ...loadParts(ctx, a)];
   },
 };
 

@@ -2,7 +2,7 @@ import { gateFindings, jobLoadKn, judgeWay, strengthFinding, waysOf, type Way } 
 import type { Finding, Ref } from '../finding/index.ts';
 import { finding, literal } from '../finding/index.ts';
 import { deviceOf, type ConnectorPiece } from '../rig/index.ts';
-import type { Context } from './context.ts';
+import { loadParts, type Context } from './context.ts';
 import { about, between, type Judge } from './judge.ts';
 
 export const connectors = ({ setup }: Context): Ref[] =>
@@ -47,7 +47,10 @@ export const connectorStrengthJudge: Judge = {
         subject: f.subject.map((s) => (s === 'deviceConnector' ? ref : s === 'device' ? a.end.id : s)),
       }));
   },
-  reads: (ref, { index }) => [ref, index.ownerOf(ref)!.end.id],
+  reads: (ref, ctx) => {
+    const a = ctx.index.ownerOf(ref)!;
+    return [ref, a.end.id, ...loadParts(ctx, a)];
+  },
 };
 
 const STRENGTH: ReadonlySet<string> = new Set([

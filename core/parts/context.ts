@@ -1,7 +1,7 @@
 import type { Ref } from '../finding/index.ts';
 import { inGuideMode } from '../fit/index.ts';
 import { brakeFigures, type BrakeFigures, type BrakeHandInput } from '../friction/index.ts';
-import type { LoadCase, UseCase } from '../gear/index.ts';
+import { JOB_FACTS, type LoadCase, type UseCase } from '../gear/index.ts';
 import {
   extensionMm,
   hitchClearance,
@@ -24,6 +24,7 @@ import {
   loadOf,
   mainConnector,
   ropesIn,
+  ropeSlots,
   ropesOf,
   slingOf,
   strandsIn,
@@ -185,6 +186,12 @@ export function contextOf(setup: Setup): Context {
     brake,
   };
 }
+
+/** Parts that the load of an attachment depends on: where somebody can fall, or slack comes in, the rope and where it slips. */
+export const loadParts = ({ index, use }: Context, a: Attachment): Ref[] =>
+  JOB_FACTS[use(a).use].fallFactor === null
+    ? []
+    : [a.end.id, ...linesOf(index, a.end).flatMap((l) => ropeSlots(l).map((r) => r.id))];
 
 /** A hand brakes here: not a device that holds by itself, and not the catch of a fall, which is another matter than holding. */
 export function brakes(a: Attachment, use: UseCase): boolean {

@@ -1,6 +1,6 @@
 export { chosenJudge, slotsOf, twiceJudge, type Slot } from './chosen.ts';
 export { connectorAt, connectors, connectorStrengthJudge, fits, gateJudge, rootJudge } from './connector.ts';
-export { brakes, contextOf, type Context } from './context.ts';
+export { brakes, contextOf, loadParts, type Context } from './context.ts';
 export { brakeJudge, devices, fitJudge, namesAt, strandsJudge } from './device.ts';
 export { hitches, hitchJudge } from './hitch.ts';
 export { about, between, type Claim, type Judge } from './judge.ts';

@@ -4,7 +4,7 @@ import { armReach } from '../geometry/index.ts';
 import { deviceOf, mainConnector, slingOf, type SlingPiece } from '../rig/index.ts';
 import { constant, threshold } from '../sources/index.ts';
 import { exactly, scale } from '../units/index.ts';
-import type { Context } from './context.ts';
+import { loadParts, type Context } from './context.ts';
 import { about, between, type Judge } from './judge.ts';
 
 const slings = ({ setup }: Context): Ref[] =>
@@ -37,7 +37,7 @@ export const slingStrengthJudge: Judge = {
         ]
       : [];
   },
-  reads: (ref) => [ref],
+  reads: (ref, ctx) => [ref, ...loadParts(ctx, ctx.index.ownerOf(ref)!)],
 };
 
 function slingStrength(ref: Ref, sling: NonNullable<SlingPiece['item']>, bent: boolean, loadKn: number): Finding {
