@@ -75,7 +75,7 @@ test('check face to face: both answer, a failure is put right and checked again,
   await expect(page.getByText('1/13')).toHaveCount(2);
 
   await answer(page, 'climber');
-  await expect(page.locator('[data-half="climber"]')).toContainText('Waiting for the other half');
+  await expect(page.locator('[data-half="climber"]')).toContainText('Your answer is kept');
   await answer(page, 'partner');
   await expect(page.getByText('2/13')).toHaveCount(2);
 

@@ -31,10 +31,13 @@ interface AxeResults {
 export async function seriousAxe(page: Page): Promise<string[]> {
   await page.evaluate(axeSource);
   const results = await page.evaluate(() =>
-    (window as unknown as { axe: { run: (root: Document, options: object) => Promise<AxeResults> } }).axe.run(document, {
-      // Describing what passed takes longer than finding what does not.
-      resultTypes: ['violations'],
-    }),
+    (window as unknown as { axe: { run: (root: Document, options: object) => Promise<AxeResults> } }).axe.run(
+      document,
+      {
+        // Describing what passed takes longer than finding what does not.
+        resultTypes: ['violations'],
+      },
+    ),
   );
   return results.violations
     .filter((v) => v.impact === 'serious' || v.impact === 'critical')

@@ -38,14 +38,14 @@ describe('buildCheck', () => {
     ]);
   });
 
-  it('says what follows when an item is nodded through, from the procedure and from what holds', () => {
+  it('says what follows when an item is passed over, from the procedure and from what holds', () => {
     const why = (id: string, setup = rappelDouble) => check(setup).find((i) => i.id === id)!.why;
-    expect(why('rope-ends')).toContain('Nodded through: you fall.');
-    expect(why('middle')).toContain('Nodded through: you fall.');
-    expect(why('device-connector')).toContain('Nodded through: you trust what was not locked and tested.');
+    expect(why('rope-ends')).toContain('If this is wrong: you fall.');
+    expect(why('middle')).toContain('If this is wrong: you fall.');
+    expect(why('device-connector')).toContain('If this is wrong: you trust what was not locked and tested.');
     expect(why('device-connector')).toContain('Nothing else holds when it lets go.');
     expect(why('hitch-connector')).not.toContain('Nothing else holds');
-    expect(why('hitch-bites')).toContain('Nodded through');
+    expect(why('hitch-bites')).toContain('If this is wrong');
   });
 
   const procedures: [string, Sequence][] = (Object.keys(PROCEDURES) as ProcedureId[]).flatMap((id) => {

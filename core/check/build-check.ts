@@ -4,7 +4,7 @@ import type { Setup } from '../rig/index.ts';
 import { attachmentItems } from './attachment-items.ts';
 import type { CheckItem } from './check-item.ts';
 import { withConsequences } from './consequences.ts';
-import { item } from './item.ts';
+import { openFinding } from './open-items.ts';
 import { endItems, lineItems } from './line-items.ts';
 import { peopleItems } from './people-items.ts';
 import { testItems } from './test-items.ts';
@@ -30,7 +30,7 @@ const ASKED_ANYWAY: ReadonlySet<FindingCode> = new Set<FindingCode>([
 /**
  * The check before use, made from this set-up: one item per part that is there, in the order of what goes wrong most (harness,
  * anchor, device), then the hitch, the function tests, and what the assessment left open. Nothing is asked about parts that the
- * set-up does not have. Stops are not check items: they are put right before a check begins. What follows from nodding an item through
+ * set-up does not have. Stops are not check items: they are put right before a check begins. What follows when an item is passed over
  * comes from `sequence` and `hold`.
  */
 export function buildCheck(setup: Setup, findings: readonly Finding[]): CheckItem[] {
@@ -49,22 +49,4 @@ export function buildCheck(setup: Setup, findings: readonly Finding[]): CheckIte
     ),
   ];
   return withConsequences(items, ctx, findings);
-}
-
-function openFinding(finding: Finding, key: string): CheckItem {
-  const open = finding.severity === 'untested';
-  return item({
-    id: `finding:${key}`,
-    part: finding.subject[0] ?? 'ground',
-    kind: 'open-finding',
-    title: open ? 'Not tested' : 'Mind',
-    look: finding.says,
-    touch: finding.remedy,
-    question: open ? 'What did you find out?' : 'What was done about it?',
-    expected: open ? 'Looked at and tested here; it will do' : 'Talked over; done as it says',
-    others: [open ? 'Still not known' : 'Nothing yet'],
-    why: finding.because,
-    numbers: [...finding.numbers],
-    sources: [...finding.sources],
-  });
 }

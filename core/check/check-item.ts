@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { findingNumberSchema, refSchema } from '../finding/index.ts';
+import { findingNumberSchema, refSchema, type FindingCode } from '../finding/index.ts';
 import { SOURCE_IDS } from '../sources/index.ts';
 
 /**
@@ -35,3 +35,15 @@ function hash(text: string): number {
  */
 export const answersInOrder = (item: CheckItem, seed: string): string[] =>
   [item.expected, ...item.others].sort((a, b) => hash(seed + item.id + a) - hash(seed + item.id + b));
+
+/** Items made from findings: how their ids begin, and the title of a known risk. */
+export const FINDING_ITEM = 'finding:';
+export const MIND_TITLE = 'Mind';
+/** Nobody accepts for another that a hand is all that holds. */
+const NEVER_ACCEPTED: readonly FindingCode[] = ['hold.hand-alone'];
+
+/** A known risk may be taken as it is, by name and with a reason; what is not known may not, nor that the hand is alone. */
+export const mayBeAccepted = ({ id, kind, title }: Pick<CheckItem, 'id' | 'kind' | 'title'>): boolean =>
+  kind === 'open-finding' &&
+  title === MIND_TITLE &&
+  !NEVER_ACCEPTED.some((code) => id.startsWith(`${FINDING_ITEM}${code}`));

@@ -50,7 +50,7 @@ export function criticalSteps(sequence: Sequence): readonly { readonly critical:
 }
 
 /**
- * Adds to the reason of each item what follows when it is nodded through: from the procedure, what the departure ends in; from what holds,
+ * Adds to the reason of each item what follows when it is passed over: from the procedure, what the departure ends in; from what holds,
  * that nothing else does.
  */
 export function withConsequences(items: readonly CheckItem[], ctx: Context, findings: readonly Finding[]): CheckItem[] {
@@ -72,7 +72,7 @@ export function withConsequences(items: readonly CheckItem[], ctx: Context, find
     const looksAt: readonly string[] = kind ? ITEM_KINDS[kind] : [];
     const follows = critical.find(({ stepId }) => looksAt.includes(stepId));
     const more = [
-      ...(follows ? [`Nodded through: ${BREACHES[follows.critical.breach.kind].toLowerCase()}.`] : []),
+      ...(follows ? [`If this is wrong: ${BREACHES[follows.critical.breach.kind].toLowerCase()}.`] : []),
       ...(alone.has(item.part) && item.kind === 'look' ? ['Nothing else holds when it lets go.'] : []),
     ];
     return more.length > 0 ? { ...item, why: [item.why, ...more].join(' ') } : item;

@@ -2,7 +2,7 @@ import type { Ref } from '../finding/index.ts';
 import type { CheckItem } from './check-item.ts';
 
 /**
- * Kinds of items, with the steps of the procedures that each looks back at: what follows when it is nodded through is taken from there.
+ * Kinds of items, with the steps of the procedures that each looks back at: what follows when it is passed over is taken from there.
  * A test holds each step against the shipped procedures.
  */
 export const ITEM_KINDS = {

@@ -39,7 +39,7 @@ const HAND_REFERENCE_MM = 10;
 
 /**
  * What the brake hand of this person holds on this rope, N: measured once (with its spread), or the stated default, of which a light person
- * has at most a share by mass; less on thin, wet or icy rope. Check: 10 mm, dry: 150/230/330; a child of 30 kg 84; 8.5 mm 0.892 of it.
+ * has at most a share by mass; less on thin, wet or icy rope. Check: 10 mm, dry: 150/230/330; a child of 30 kg 55/84/121; 8.5 mm 0.892 of it.
  * @param on diameter of the rope, mm, > 0.
  */
 export function handForceN(
@@ -57,7 +57,7 @@ export function handForceN(
 }
 
 function unmeasuredN(massKg: number): Interval {
-  const most = threshold('handForcePerKgN') * massKg;
-  const { low, best, high } = constant('handForceDefaultN');
-  return interval(Math.min(low, most), Math.min(best, most), Math.min(high, most));
+  const usual = constant('handForceDefaultN');
+  // A light person has the same share of the default at each end of its interval.
+  return scale(usual, Math.min(1, (threshold('handForcePerKgN') * massKg) / usual.best));
 }

@@ -151,7 +151,7 @@ function alongTheDescent(input: BrakeHandInput, figures: BrakeFigures): Finding 
     force('top', 'Needed at the top', figures.topN),
     force('above', 'Needed at the bottom, hand above the device', figures.handAboveN),
     force('hand', figures.handMeasured ? 'Hand force, measured' : 'Hand force, estimated', figures.handN),
-    { key: 'margin', label: 'Hand over need', quantity: 'ratio', value: margin },
+    { key: 'margin', label: 'Hand force over what is needed', quantity: 'ratio', value: margin },
     {
       key: 'mass',
       label: 'Mass with gear',

@@ -1,13 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { assess } from '../assess/index.ts';
-import { buildCheck } from '../check/index.ts';
-import { rappelDouble } from '../samples/index.ts';
+import { buildCheck, mayBeAccepted } from '../check/index.ts';
+import { changed, rappelDouble, SETUPS, variedSetups } from '../samples/index.ts';
 import {
   checkRecordSchema,
   endCheck,
   itemStatus,
   nextItem,
+  quickAnswers,
   sawEvent,
   withEvent,
   type CheckRecord,
@@ -90,5 +91,83 @@ describe('a check', () => {
     expect(checkRecordSchema.safeParse(bad).error!.issues[0]!.path).toEqual(['endedAt']);
     const stray = { ...start('alone'), events: [{ type: 'fixed', itemId: 'no-such', note: 'x', at: AT }] };
     expect(checkRecordSchema.safeParse(stray).error!.issues[0]!.path).toEqual(['events', 0, 'itemId']);
+  });
+});
+
+describe('what the assessment left open', () => {
+  const faulty = SETUPS.lower;
+  const open = buildCheck(faulty, assess(faulty).findings).filter((i) => i.kind === 'open-finding');
+  const icy = changed(rappelDouble, { site: { weather: 'icy' } });
+  const minded = buildCheck(icy, assess(icy).findings).filter((i) => i.kind === 'open-finding' && i.title === 'Mind');
+
+  it('is closed by something seen or tried, and never by having talked about it', () => {
+    for (const { setup } of variedSetups())
+      for (const i of buildCheck(setup, assess(setup).findings)) {
+        expect([i.expected, ...i.others].join()).not.toMatch(/talked|as it says$|it will do/i);
+        expect(new Set([i.expected, ...i.others]).size).toBe(1 + i.others.length);
+      }
+  });
+  it('a hand that is alone is not accepted by anybody: something else must hold', () => {
+    const alone = open.find((i) => i.id.startsWith('finding:hold.hand-alone'))!;
+    expect(mayBeAccepted(alone)).toBe(false);
+    expect(alone.expected).toMatch(/tried with weight, and it held/);
+  });
+  it('what is not known is not accepted either, and no look or test', () => {
+    const wet = changed(SETUPS['tree-stationary'], { site: { weather: 'wet' } });
+    for (const i of buildCheck(wet, assess(wet).findings))
+      if (i.title !== 'Mind' || i.kind !== 'open-finding') expect(mayBeAccepted(i), i.id).toBe(false);
+  });
+
+  const record: CheckRecord = { ...start('face-to-face'), setup: icy, verdict: 'mind', items: minded };
+  const accept = (r: CheckRecord, who: Who, reason = 'Ten metres, and belayed from above.') =>
+    withEvent(r, { type: 'accepted', itemId: minded[0]!.id, who, reason, at: AT });
+  it('a known risk is accepted by each by name, and stays in the record', () => {
+    expect(minded.length).toBeGreaterThan(0);
+    const one = accept(record, 'climber');
+    expect(itemStatus(one, minded[0]!).state).toBe('open');
+    const both = accept(one, 'partner');
+    expect(itemStatus(both, minded[0]!).state).toBe('done');
+    expect(both.events.map((e) => e.type)).toEqual(['accepted', 'accepted']);
+    expect(checkRecordSchema.safeParse(both).success).toBe(true);
+  });
+  it('an answer that fails it takes what was accepted away', () => {
+    const failed = withEvent(accept(record, 'climber'), sawEvent(minded[0]!, 'partner', minded[0]!.others[0]!, AT));
+    expect(itemStatus(failed, minded[0]!)).toMatchObject({ state: 'failed', confirmed: [] });
+  });
+  it('a reason is needed, and a record in which something else was accepted is refused with its path', () => {
+    expect(checkRecordSchema.safeParse(accept(record, 'climber', 'ok')).success).toBe(false);
+    const wrong = withEvent(start('alone'), {
+      type: 'accepted',
+      itemId: items[0]!.id,
+      who: 'climber',
+      reason: 'It looks good to me.',
+      at: AT,
+    });
+    const parsed = checkRecordSchema.safeParse(wrong);
+    expect(parsed.error?.issues.map((i) => i.path.join('/'))).toEqual(['events/0/type']);
+  });
+});
+
+describe('quickAnswers', () => {
+  const at = (seconds: number) => new Date(Date.parse(AT) + seconds * 1000).toISOString();
+  const answered = (...answers: readonly (readonly [who: Who, seconds: number])[]): CheckRecord => ({
+    ...start('face-to-face'),
+    events: answers.map(([who, seconds], i) => sawEvent(items[i]!, who, items[i]!.expected, at(seconds))),
+  });
+  it('are those within two seconds of the one before', () =>
+    expect(quickAnswers(answered(['climber', 5], ['climber', 6.5], ['climber', 8.5]))).toHaveLength(1));
+  it('the first one counts from the beginning', () => expect(quickAnswers(answered(['climber', 1]))).toHaveLength(1));
+  it('two people answer side by side', () =>
+    expect(quickAnswers(answered(['climber', 5], ['partner', 5.5], ['climber', 9], ['partner', 9.1]))).toEqual([]));
+  it('a repair begins anew for both', () => {
+    const fixed: CheckRecord = {
+      ...start('face-to-face'),
+      events: [
+        { type: 'fixed', itemId: items[0]!.id, note: 'Turned round', at: at(30) },
+        sawEvent(items[0]!, 'climber', items[0]!.expected, at(31)),
+        sawEvent(items[0]!, 'partner', items[0]!.expected, at(33)),
+      ],
+    };
+    expect(quickAnswers(fixed)).toHaveLength(1);
   });
 });

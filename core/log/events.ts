@@ -20,5 +20,13 @@ export const checkEventSchema = z.discriminatedUnion('type', [
     note: z.string().trim().min(1).max(500),
     at: instantSchema,
   }),
+  // A risk that is taken as it is, by name and with a reason.
+  z.strictObject({
+    type: z.literal('accepted'),
+    itemId: z.string(),
+    who: z.enum(WHO),
+    reason: z.string().trim().min(5).max(300),
+    at: instantSchema,
+  }),
 ]);
 export type CheckEvent = z.infer<typeof checkEventSchema>;

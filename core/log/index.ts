@@ -1,4 +1,5 @@
 export { checkers, endCheck, nextItem, sawEvent, withEvent } from './check-run.ts';
 export { checkEventSchema, WHO, type CheckEvent, type Who } from './events.ts';
 export { confirmers, itemStatus, type ItemState, type ItemStatus } from './item-status.ts';
+export { quickAnswers } from './pace.ts';
 export { checkRecordSchema, usageSchema, type CheckRecord, type UseRecord } from './records.ts';

@@ -16,7 +16,7 @@ export type CheckMode = 'alone' | 'face-to-face';
 export const confirmers = (mode: CheckMode): readonly Who[] => (mode === 'alone' ? ['climber'] : WHO);
 
 /**
- * State of one item, replayed from the events: an unexpected answer fails it; only a repair opens it again, and then everybody
+ * State of one item, replayed from the events: an unexpected answer fails it; what somebody accepts by name counts as confirmed by them; only a repair opens it again, and then everybody
  * confirms anew. Answers given while it is failed do not count.
  */
 export function itemStatus(
@@ -31,7 +31,7 @@ export function itemStatus(
       failedAnswer = null;
       confirmed = [];
     } else if (failedAnswer === null) {
-      if (!event.asExpected) {
+      if (event.type === 'saw' && !event.asExpected) {
         failedAnswer = event.answer;
         confirmed = [];
       } else if (!confirmed.includes(event.who)) {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { checkItemSchema } from '../check/index.ts';
+import { checkItemSchema, mayBeAccepted } from '../check/index.ts';
 import { SEVERITIES } from '../finding/index.ts';
 import { choice, idSchema, instantSchema, line, measure, note } from '../gear/index.ts';
 import { setupSchema } from '../rig/index.ts';
@@ -33,6 +33,8 @@ export const checkRecordSchema = z
     record.events.forEach((event, i) => {
       const item = items.get(event.itemId);
       if (!item) return wrong(['events', i, 'itemId'], `no item "${event.itemId}" in this check`);
+      if (event.type === 'accepted' && !mayBeAccepted(item))
+        wrong(['events', i, 'type'], 'this item is not one that somebody can accept');
       if (event.type !== 'saw') return;
       if (event.answer !== item.expected && !item.others.includes(event.answer))
         wrong(['events', i, 'answer'], 'not one of the answers of its item');

@@ -37,7 +37,7 @@ export const stopAndGo = procedure({
     flag('going'),
   ],
   invariants: [
-    never('jam', 'stranded', 'The knot below runs into the hitch: you hang fast.', is('going'), is('knot')),
+    never('jam', 'stranded', 'The knot below runs into the hitch: you are stuck on the rope.', is('going'), is('knot')),
     never('stuck', 'stranded', 'The upper hitch is left on: it bites and you hang on it.', is('going'), is('upper.on')),
   ],
   steps: [

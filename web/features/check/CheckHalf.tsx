@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { z } from 'zod';
-import { answersInOrder, type CheckItem } from '@core/check';
+import { answersInOrder, mayBeAccepted, type CheckItem } from '@core/check';
 import { fillTemplate } from '@core/finding';
 import type { CheckRecord, ItemStatus, Who } from '@core/log';
 import { usePreferences } from '../../app/preferences';
@@ -18,6 +18,7 @@ interface CheckHalfProps {
   /** False while the check runs in another tab. */
   readonly answers: boolean;
   readonly onAnswer: (answer: string) => void;
+  readonly onAccept: (reason: string) => void;
   readonly onFixed: (note: string) => void;
 }
 
@@ -28,7 +29,18 @@ const KIND_WORDS = {
 } as const;
 
 /** One person's half of the check: what to look at and touch, and what was seen. */
-export function CheckHalf({ record, item, status, who, name, turned, answers, onAnswer, onFixed }: CheckHalfProps) {
+export function CheckHalf({
+  record,
+  item,
+  status,
+  who,
+  name,
+  turned,
+  answers,
+  onAnswer,
+  onAccept,
+  onFixed,
+}: CheckHalfProps) {
   const settled = useSettled(item.id);
   const { system } = usePreferences();
   const say = (text: string) => fillTemplate(text, item.numbers, system);
@@ -63,7 +75,7 @@ export function CheckHalf({ record, item, status, who, name, turned, answers, on
           <div className="mt-auto pt-2">
             {answered ? (
               <p className="rounded-lg bg-sunk px-3 py-3">
-                You saw: <strong>{say(item.expected)}</strong>. Waiting for the other half.
+                Your answer is kept. It is shown when the other half has answered.
               </p>
             ) : (
               <div role="group" aria-label={say(item.question)}>
@@ -81,6 +93,14 @@ export function CheckHalf({ record, item, status, who, name, turned, answers, on
                     </button>
                   ))}
                 </div>
+                {mayBeAccepted(item) && (
+                  <Accept
+                    draftKey={`${record.id}/${item.id}/${who}`}
+                    name={name}
+                    disabled={!answers}
+                    onAccept={onAccept}
+                  />
+                )}
               </div>
             )}
           </div>
@@ -91,6 +111,53 @@ export function CheckHalf({ record, item, status, who, name, turned, answers, on
 }
 
 const noteDraft = z.strictObject({ note: z.string() });
+const LEAST_REASON = 5;
+
+interface AcceptProps {
+  readonly draftKey: string;
+  readonly name: string;
+  readonly disabled: boolean;
+  readonly onAccept: (reason: string) => void;
+}
+
+/** Going on with a known risk as it is: by name, with a reason, which stays in the record. */
+function Accept({ draftKey, name, disabled, onAccept }: AcceptProps) {
+  const draft = useMemo(() => draftStore(`accept/${draftKey}`, noteDraft), [draftKey]);
+  const [reason, setReason] = useState(() => draft.read()?.note ?? '');
+  const enough = reason.trim().length >= LEAST_REASON;
+  return (
+    <details className="mt-2" open={reason !== '' || undefined}>
+      <summary className="flex min-h-12 cursor-pointer items-center text-ink-2 underline">
+        Go on with it as it is
+      </summary>
+      <form
+        className="grid gap-2 pb-1"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!enough || disabled) return;
+          draft.clear();
+          onAccept(reason.trim());
+        }}
+      >
+        <label className="font-semibold">
+          Why can it stay so? It stands in the record with your name.
+          <input
+            className="field mt-1"
+            value={reason}
+            maxLength={300}
+            onChange={(event) => {
+              setReason(event.target.value);
+              draft.write({ note: event.target.value });
+            }}
+          />
+        </label>
+        <button type="submit" className="btn min-h-12" disabled={disabled || !enough}>
+          Accepted by {name}
+        </button>
+      </form>
+    </details>
+  );
+}
 
 interface RepairProps {
   readonly draftKey: string;

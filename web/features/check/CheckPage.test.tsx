@@ -87,7 +87,7 @@ describe('one tap, one item', () => {
   it('face to face, both halves answer each item, and only then does the next one come', async () => {
     const { events } = await show('face-to-face');
     fireEvent.click(answer(0));
-    expect(halves().getByText(/Waiting for the other half/)).toBeTruthy();
+    expect(halves().getByText(/Your answer is kept/)).toBeTruthy();
     fireEvent.click(answer(0, 'partner'));
     await look();
     expect(answer(1)).toBeTruthy();

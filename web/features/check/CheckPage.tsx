@@ -57,6 +57,7 @@ function RunningCheck({ record }: { record: CheckRecord }) {
         turned={who === 'partner'}
         answers={holder === 'here'}
         onAnswer={(answer) => save(withEvent(record, sawEvent(item, who, answer, now())))}
+        onAccept={(reason) => save(withEvent(record, { type: 'accepted', itemId: item.id, who, reason, at: now() }))}
         onFixed={(note) => save(withEvent(record, { type: 'fixed', itemId: item.id, note, at: now() }))}
       />
     );

@@ -1,7 +1,7 @@
 import { format } from 'date-fns';
 import { Link, Navigate, useParams } from 'react-router';
 import { fillTemplate } from '@core/finding';
-import { checkers, itemStatus, type CheckRecord } from '@core/log';
+import { checkers, itemStatus, quickAnswers, type CheckRecord } from '@core/log';
 import { slotsOf } from '@core/parts';
 import { NotFound } from '../../app/NotFound';
 import { useTitle } from '../../app/useTitle';
@@ -31,6 +31,7 @@ export function RecordPage() {
         {record.endedAt && ` to ${format(record.endedAt, 'HH:mm')}`}. The plan was then:{' '}
         <SeverityMark severity={record.verdict} withWord size={16} />
       </p>
+      <Noted record={record} />
       <p className="mt-2">
         <span className="font-semibold">With</span> {gear.map((item) => item.name).join(', ')}.
       </p>
@@ -50,6 +51,20 @@ export function RecordPage() {
         ))}
       </ol>
     </div>
+  );
+}
+
+/** What whoever reads the record should see first: risks that were accepted, and answers that came too quickly to have looked. */
+function Noted({ record }: { record: CheckRecord }) {
+  const accepted = record.events.filter((e) => e.type === 'accepted').length;
+  const quick = quickAnswers(record).length;
+  if (accepted + quick === 0) return null;
+  return (
+    <p className="mt-2 rounded-lg bg-mind-wash px-3 py-2 text-mind">
+      {accepted > 0 &&
+        `${accepted} ${accepted === 1 ? 'risk was' : 'risks were'} accepted as they are, with a reason. `}
+      {quick > 0 && `${quick} ${quick === 1 ? 'answer' : 'answers'} came within two seconds: too quick to have looked.`}
+    </p>
   );
 }
 
@@ -75,6 +90,10 @@ function RecordItem({ record, item }: { record: CheckRecord; item: CheckRecord['
                 <span className={event.asExpected ? '' : 'font-semibold text-stop'}>
                   {fillTemplate(event.answer, item.numbers, system)}
                 </span>
+              </>
+            ) : event.type === 'accepted' ? (
+              <>
+                <span className="font-semibold text-mind">Accepted as it is by {who[event.who]}:</span> {event.reason}
               </>
             ) : (
               <>Put right: {event.note}</>

@@ -12,7 +12,10 @@ export function marginsOf({ brake, clearance, budget, way }: Figures, system: Un
   const length = Object.values(budget)[0];
   return [
     ...(hand
-      ? margin('Hand over need', printInterval(ratioIndependent(hand.handN, hand.bottomN), 'ratio', system))
+      ? margin(
+          'Hand force over what is needed',
+          printInterval(ratioIndependent(hand.handN, hand.bottomN), 'ratio', system),
+        )
       : []),
     ...(gap ? margin('Gap, knee raised', printQuantity(gap.kneeRaisedMm.best, 'lengthMm', system)) : []),
     ...(length ? margin('Shorter end over', printQuantity(length.marginM.best, 'lengthM', system)) : []),

@@ -1,0 +1,92 @@
+import type { Finding, FindingCode } from '../finding/index.ts';
+import { FINDING_ITEM, MIND_TITLE, type CheckItem } from './check-item.ts';
+import { item } from './item.ts';
+
+interface Observation {
+  readonly question: string;
+  readonly expected: string;
+  readonly others: readonly [string, ...string[]];
+}
+
+/** What can be seen or tried about what the assessment left open, where the code tells more than its severity. */
+const SEEN: Partial<Record<FindingCode, Observation>> = {
+  'hold.hand-alone': {
+    question: 'What holds when the hand lets go?',
+    expected: 'A hitch, or a second hand on the rope: tried with weight, and it held',
+    others: ['Nothing', 'Something that was not tried'],
+  },
+  'friction.hand-close': {
+    question: 'With the whole weight on the rope: how hard did the hand have to pull?',
+    expected: 'Less than half of what it can',
+    others: ['Nearly all it can', 'It was not tried'],
+  },
+  'friction.not-modelled': {
+    question: 'Low above the ground, with the whole weight: what did it do?',
+    expected: 'It held, and let go when it was meant to',
+    others: ['It crept or ran', 'It was not tried'],
+  },
+  'geometry.rope-barely-reaches': {
+    question: 'Where do the rope ends lie?',
+    expected: 'Each was seen on the ground or the stance',
+    others: ['One is not seen', 'One hangs above'],
+  },
+  'geometry.hitch-near-device': {
+    question: 'What fits between the loaded hitch and the device?',
+    expected: 'A whole hand',
+    others: ['Less than a hand', 'They touch'],
+  },
+  'geometry.middle-unmarked': {
+    question: 'How was the middle found?',
+    expected: 'Both ends were seen on the ground, side by side',
+    others: ['By guessing', 'The ends were not seen'],
+  },
+  'belay.masses': {
+    question: 'What keeps the belayer from being lifted?',
+    expected: 'Tied low and in line, or friction on the rope: it was leaned into',
+    others: ['Nothing', 'It was not tried'],
+  },
+  'fit.wet-icy': {
+    question: 'Low above the ground, on this wet or icy rope: what did it do?',
+    expected: 'It held the whole weight three times without slipping',
+    others: ['It slipped', 'It was not tried'],
+  },
+  'rig.label-contradicts': {
+    question: 'Measured once more: which of the two is true?',
+    expected: 'The one that was entered, and the other is put right',
+    others: ['Still not known'],
+  },
+};
+
+const UNTESTED: Observation = {
+  question: 'Where did you find it out, and what?',
+  expected: 'On the item or in its instructions: it may be used so',
+  others: ['On the item or in its instructions: it may not be used so', 'Still not known'],
+};
+const MIND: Observation = {
+  question: 'What is different here now?',
+  expected: 'Changed as it says, and seen by me',
+  others: ['Nothing is different'],
+};
+
+/**
+ * What the assessment left open, as an item of the check: closed by what was seen or tried, never by having talked about it. A risk that is
+ * taken as it is, is accepted by name with a reason (`mayBeAccepted`).
+ */
+export function openFinding(finding: Finding, key: string): CheckItem {
+  const open = finding.severity === 'untested';
+  const { question, expected, others } = SEEN[finding.code] ?? (open ? UNTESTED : MIND);
+  return item({
+    id: `${FINDING_ITEM}${key}`,
+    part: finding.subject[0] ?? 'ground',
+    kind: 'open-finding',
+    title: open ? 'Not tested' : MIND_TITLE,
+    look: finding.says,
+    touch: finding.remedy,
+    question,
+    expected,
+    others: [...others],
+    why: finding.because,
+    numbers: [...finding.numbers],
+    sources: [...finding.sources],
+  });
+}
