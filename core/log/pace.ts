@@ -22,6 +22,7 @@ export function quickAnswers({
     }
     const before = last.get(event.who) ?? whenever;
     last.set(event.who, at);
-    return event.type === 'saw' && at - before < LEAST_MS;
+    // A clock that was set back says nothing.
+    return event.type === 'saw' && at >= before && at - before < LEAST_MS;
   });
 }

@@ -6,7 +6,7 @@ import { assess } from '@core/assess';
 import { buildCheck } from '@core/check';
 import { fillTemplate } from '@core/finding';
 import type { CheckRecord } from '@core/log';
-import { rappelDouble } from '@core/samples';
+import { changed, rappelDouble, SETUPS } from '@core/samples';
 import { showPage } from '../../app/place.test-help';
 import { FakeLocks } from '../../ui/locks.test-help';
 import { SETTLE_MS } from '../../ui/useSettled';
@@ -38,12 +38,12 @@ afterEach(() => {
 });
 
 const look = (ms = SETTLE_MS) => act(() => vi.advanceTimersByTimeAsync(ms));
-async function show(mode: CheckRecord['mode'] = 'alone') {
+async function show(mode: CheckRecord['mode'] = 'alone', checks = [record(mode)]) {
   const page = showPage({
     path: 'check/:checkId',
     at: 'check/c1',
     element: <CheckPage />,
-    data: { checks: [record(mode)] },
+    data: { checks },
     more: <Route path=":workspace/log/:checkId" element={<p>The record</p>} />,
   });
   await look();
@@ -125,5 +125,46 @@ describe('a check that runs in another tab', () => {
     expect(screen.queryByText(/This check runs in another tab/)).toBeNull();
     fireEvent.click(answer(0));
     expect(events()).toHaveLength(1);
+  });
+});
+
+describe('a risk that is left open', () => {
+  const ofOpen = (setup: typeof rappelDouble): CheckRecord => ({
+    ...record('alone'),
+    setup,
+    verdict: assess(setup).verdict,
+    items: buildCheck(setup, assess(setup).findings).filter((i) => i.kind === 'open-finding'),
+  });
+  const icy = ofOpen(changed(rappelDouble, { site: { weather: 'icy' }, hitch: { wraps: 5 } }));
+  const known = { ...icy, items: icy.items.filter((i) => i.title === 'Mind').slice(0, 1) };
+  const reason = () => halves().getByLabelText<HTMLInputElement>(/Why can it stay so/);
+  const accept = () => halves().getByRole<HTMLButtonElement>('button', { name: /^Accepted by/, hidden: true });
+
+  it('is accepted by name, with a reason of some words, which outlives a reload while it is typed', async () => {
+    const { events } = await show('alone', [known]);
+    expect(accept().disabled).toBe(true);
+    fireEvent.change(reason(), { target: { value: 'no' } });
+    expect(accept().disabled).toBe(true);
+    fireEvent.change(reason(), { target: { value: 'Belayed from above.' } });
+    expect(localStorage.getItem(`zevrin-draft/accept/c1/${known.items[0]!.id}/climber`)).toContain('Belayed');
+    expect(accept().textContent).toContain('Ilse Marrowby');
+    fireEvent.click(accept());
+    expect(events()).toMatchObject([{ type: 'accepted', who: 'climber', reason: 'Belayed from above.' }]);
+    expect(localStorage.getItem(`zevrin-draft/accept/c1/${known.items[0]!.id}/climber`)).toBeNull();
+    await look();
+    expect(screen.getByRole('button', { name: 'Close the check' })).toBeTruthy();
+  });
+  it('nobody is asked to accept that a hand is all that holds', async () => {
+    const { lower } = SETUPS;
+    const alone = ofOpen(lower);
+    const items = alone.items.filter((i) => i.id.startsWith('finding:hold.hand-alone'));
+    expect(items).toHaveLength(1);
+    await show('alone', [{ ...alone, items }]);
+    expect(halves().queryByText('Go on with it as it is')).toBeNull();
+    expect(halves().getByText('What holds when the hand lets go?')).toBeTruthy();
+  });
+  it('what is looked at and tried has no such way out', async () => {
+    await show();
+    expect(halves().queryByText('Go on with it as it is')).toBeNull();
   });
 });

@@ -62,7 +62,7 @@ function Noted({ record }: { record: CheckRecord }) {
   return (
     <p className="mt-2 rounded-lg bg-mind-wash px-3 py-2 text-mind">
       {accepted > 0 &&
-        `${accepted} ${accepted === 1 ? 'risk was' : 'risks were'} accepted as they are, with a reason. `}
+        `${accepted === 1 ? '1 risk was accepted as it is' : `${accepted} risks were accepted as they are`}, with a reason. `}
       {quick > 0 && `${quick} ${quick === 1 ? 'answer' : 'answers'} came within two seconds: too quick to have looked.`}
     </p>
   );

@@ -5,7 +5,7 @@ import { afterEach, describe, expect, it } from 'vitest';
 import { assess } from '@core/assess';
 import { buildCheck } from '@core/check';
 import { endCheck, nextItem, sawEvent, withEvent, type CheckRecord, type UseRecord } from '@core/log';
-import { rappelDouble } from '@core/samples';
+import { changed, rappelDouble } from '@core/samples';
 import { showPage } from '../../app/place.test-help';
 import { LogPage } from './LogPage';
 import { RecordPage } from './RecordPage';
@@ -141,6 +141,22 @@ describe('the record of a check', () => {
     expect(screen.getByText(/^Complete, alone/)).toBeTruthy();
   });
 
+  it('says first what was accepted, by whom and why, and what was answered too quickly', () => {
+    const icy = changed(rappelDouble, { site: { weather: 'icy' } });
+    const item = buildCheck(icy, assess(icy).findings).find((i) => i.title === 'Mind')!;
+    const began: CheckRecord = { ...running, setup: icy, items: [item, first!], startedAt: at(0) };
+    const events = [
+      { type: 'accepted' as const, itemId: item.id, who: 'climber' as const, reason: 'Short and low.', at: at(1) },
+      sawEvent(first!, 'climber', first!.expected, new Date(Date.parse(at(1)) + 900).toISOString()),
+    ];
+    const record = endCheck(events.reduce(withEvent, began), 'complete', at(3));
+    expect(record.outcome).toBe('complete');
+    showPage({ path: 'log/:checkId', at: `log/${record.id}`, element: <RecordPage />, data: { checks: [record] } });
+    expect(screen.getByText(/1 risk was accepted as it is, with a reason/)).toBeTruthy();
+    expect(screen.getByText(/1 answer came within two seconds/)).toBeTruthy();
+    expect(screen.getByText(/Accepted as it is by Ilse Marrowby/)).toBeTruthy();
+    expect(screen.getByText('Short and low.', { exact: false })).toBeTruthy();
+  });
   it('leads to the set-up as long as there is one', () => {
     show('c1');
     expect(screen.queryByRole('link', { name: 'To the set-up' })).toBeNull();
