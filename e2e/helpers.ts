@@ -101,23 +101,29 @@ export async function codes(page: Page, open = false): Promise<string[]> {
 export async function answer(page: Page, who: 'climber' | 'partner', expected = true) {
   const half = page.locator(`[data-half="${who}"]`);
   const title = await half.getByRole('heading').innerText();
-  const item = await page.evaluate(async (wanted) => {
-    const name = `zevrin-${location.pathname.split('/')[1]}`;
-    const db = await new Promise<IDBDatabase>((resolve, reject) => {
-      const request = indexedDB.open(name);
-      request.onsuccess = () => resolve(request.result);
-      request.onerror = () => reject(new Error('cannot open'));
-    });
-    const checks = await new Promise<
-      { doc: { id: string; items: { title: string; expected: string; others: string[] }[] } }[]
-    >((resolve) => {
-      const request = db.transaction('checks').objectStore('checks').getAll();
-      request.onsuccess = () => resolve(request.result as never);
-    });
-    db.close();
-    const here = location.pathname.split('/').at(-1);
-    return checks.find((c) => c.doc.id === here)!.doc.items.find((i) => i.title === wanted)!;
-  }, title);
+  // What was left open by the plan has one of two titles: there the question tells which it is.
+  const question = (await half.getByRole('group').getAttribute('aria-label'))!;
+  const item = await page.evaluate(
+    async ([wanted, asked]) => {
+      const name = `zevrin-${location.pathname.split('/')[1]}`;
+      const db = await new Promise<IDBDatabase>((resolve, reject) => {
+        const request = indexedDB.open(name);
+        request.onsuccess = () => resolve(request.result);
+        request.onerror = () => reject(new Error('cannot open'));
+      });
+      const checks = await new Promise<
+        { doc: { id: string; items: { title: string; question: string; expected: string; others: string[] }[] } }[]
+      >((resolve) => {
+        const request = db.transaction('checks').objectStore('checks').getAll();
+        request.onsuccess = () => resolve(request.result as never);
+      });
+      db.close();
+      const here = location.pathname.split('/').at(-1);
+      const items = checks.find((c) => c.doc.id === here)!.doc.items.filter((i) => i.title === wanted);
+      return items.find((i) => i.question === asked) ?? items[0]!;
+    },
+    [title, question],
+  );
   const words = (text: string) =>
     new RegExp(`^${text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/\\\{\w+\\\}/g, '.+')}$`);
   await half.getByRole('button', { name: words(expected ? item.expected : item.others[0]!) }).click();

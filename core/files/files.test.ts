@@ -163,6 +163,8 @@ describe('files', () => {
 
   it.each<[string, string, RegExp, RegExp]>([
     ['not JSON', '{"format"', /^$/, /not JSON/],
+    ['a picture', '\u0089PNG\r\n', /^$/, /^This is not a Zevrin file.*not JSON/],
+    ['a line in the middle', '{\n  "format": "zevrin",\n  oops\n}', /^$/, /from line 3, character 27 /],
     ['a list', '[]', /^$/, /one JSON object/],
     ['another format', '{"format":"other"}', /^format$/, /Not a Zevrin file/],
     ['no version', '{"format":"zevrin"}', /^version$/, /whole number/],

@@ -102,6 +102,17 @@ function mislabelled(document: Readonly<Record<string, unknown>>, version: numbe
       );
 }
 
+/** What a parser says in its own words, as a person who picked the wrong file needs it. */
+function notJson({ message }: Error, text: string): string {
+  const position = /position (\d+)/.exec(message)?.[1];
+  if (position === undefined) return 'This is not a Zevrin file, or it was cut off: what it says is not JSON.';
+  const at = Number(position);
+  const line = text.slice(0, at).split('\n').length;
+  return at >= text.length
+    ? 'This file was cut off: what it says is not JSON to the end.'
+    : `This is not a Zevrin file: from line ${line}, character ${at + 1} of the file, what it says is not JSON.`;
+}
+
 /**
  * Reads a `*.zevrin.json` file whole or not at all. Older versions are migrated; a newer one is refused with the version found and
  * the one supported. Never throws.
@@ -117,7 +128,7 @@ export function readDocument(written: string, onEntry?: (done: number) => void):
   try {
     root = JSON.parse(text);
   } catch (error) {
-    return fail('', JSON.stringify(text.slice(0, 40)), `This is not JSON: ${(error as Error).message}`);
+    return fail('', JSON.stringify(text.slice(0, 40)), notJson(error as Error, text));
   }
   if (root === null || typeof root !== 'object' || Array.isArray(root)) {
     return fail('', readAt(root, []), 'A Zevrin file is one JSON object.');
