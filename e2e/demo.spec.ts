@@ -152,3 +152,37 @@ test('a set-up that lacks a part is not tested, and no check begins', async ({ p
   await page.getByLabel('Partner', { exact: true }).selectOption({ label: 'Tomas Reedling' });
   await expect(page.getByLabel('Who goes down', { exact: true })).toHaveValue('');
 });
+
+test('a known risk is accepted by name and with a reason, which stands first in the record', async ({ page }) => {
+  test.setTimeout(90_000);
+  // A clamp on a screw-gate oval: the sleeve can shake open, and one clamp is the only attachment.
+  await open(page, '/demo/setups/setup-pier-5-up');
+  await expect(verdict(page)).toContainText('Mind');
+  await page.getByRole('button', { name: 'Check before use' }).click();
+  await page.getByRole('button', { name: /Alone/ }).click();
+  const half = page.locator('[data-half="climber"]');
+  const total = Number(/\d+\/(\d+)/.exec(await half.innerText())![1]);
+  let accepted = 0;
+  for (let i = 1; i <= total; i += 1) {
+    await expect(half).toContainText(`${i}/${total}`);
+    const way = half.getByText('Go on with it as it is');
+    if (accepted > 0 || !(await way.isVisible())) {
+      await answer(page, 'climber');
+      continue;
+    }
+    await way.click();
+    const accept = half.getByRole('button', { name: 'Accepted by Tomas Reedling' });
+    await expect(accept).toBeDisabled();
+    await half.getByLabel(/Why can it stay so/).fill('Sleeve looked at at every stop.');
+    // What is typed outlives a reload.
+    await page.reload();
+    await expect(half.getByLabel(/Why can it stay so/)).toHaveValue('Sleeve looked at at every stop.');
+    await accept.click();
+    accepted += 1;
+  }
+  expect(accepted).toBe(1);
+  await page.getByRole('button', { name: 'Close the check' }).click();
+  await expect(page.getByText('1 risk was accepted as it is, with a reason.')).toBeVisible();
+  await expect(page.getByText(/Accepted as it is by Tomas Reedling:/)).toBeVisible();
+  await expect(page.getByText('Sleeve looked at at every stop.')).toBeVisible();
+});

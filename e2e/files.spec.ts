@@ -29,7 +29,7 @@ test('a broken file is refused with its path and changes nothing', async ({ page
   await give(page, 'newer.zevrin.json', '{"format":"zevrin","version":7,"kind":"workspace"}');
   await expect(alert).toContainText('newer Zevrin (version 7)');
   await give(page, 'photo.json', 'not json at all');
-  await expect(alert).toContainText('This is not JSON');
+  await expect(alert).toContainText('This is not a Zevrin file');
   expect(await exported(page)).toBe(before);
 });
 

@@ -102,7 +102,7 @@ export async function answer(page: Page, who: 'climber' | 'partner', expected = 
   const half = page.locator(`[data-half="${who}"]`);
   const title = await half.getByRole('heading').innerText();
   // What was left open by the plan has one of two titles: there the question tells which it is.
-  const question = (await half.getByRole('group').getAttribute('aria-label'))!;
+  const question = (await half.locator('[role="group"]').getAttribute('aria-label'))!;
   const item = await page.evaluate(
     async ([wanted, asked]) => {
       const name = `zevrin-${location.pathname.split('/')[1]}`;

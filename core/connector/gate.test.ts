@@ -23,6 +23,8 @@ it.each<[string, Partial<GateInput>, string[]]>([
   ['facing not said', { facing: 'unknown' }, ['connector.gate-unknown untested']],
   ['rope over a screw', { facing: 'rope' }, ['connector.gate-towards-rope mind']],
   ['rock on a two-action gate', { ...lock('two-action'), facing: 'rock' }, ['connector.gate-towards-rope mind']],
+  ['rock on a three-action gate', { ...lock('three-action'), facing: 'rock' }, ['connector.gate-towards-rope mind']],
+  ['rock on two gates', { ...lock('twin'), facing: 'rock' }, ['connector.gate-towards-rope mind']],
   ['rope over a three-action gate', { ...lock('three-action'), facing: 'rope' }, ['connector.gate-locked clear']],
   [
     'rope over a gate without lock',

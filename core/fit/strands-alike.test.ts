@@ -19,3 +19,14 @@ it('is symmetric', () => {
   const b = strandsAlike(club.thinRope, club.longRope)[0]!;
   expect(a.numbers).toEqual(b.numbers);
 });
+it('two sheaths that nobody looked at are not alike: not tested', () => {
+  const unknown = { ...club.longRope, sheath: 'unknown' as const };
+  expect(strandsAlike(unknown, { ...unknown, id: 'b' })[0]).toMatchObject({ severity: 'untested' });
+  expect(strandsAlike(club.longRope, { ...unknown, id: 'b' })[0]).toMatchObject({ severity: 'mind' });
+});
+it('an unlike diameter is said before an unknown sheath', () => {
+  const unknown = { ...club.longRope, sheath: 'unknown' as const };
+  expect(strandsAlike(unknown, { ...unknown, id: 'b', measuredDiameterMm: 9.2 })[0]).toMatchObject({
+    severity: 'mind',
+  });
+});

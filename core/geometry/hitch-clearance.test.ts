@@ -120,3 +120,61 @@ describe('extensionMm', () => {
   it('believes a tape', () => expect(ext({ measuredMm: 400 })).toEqual({ low: 390, best: 400, high: 410 }));
   it('never falls below the connector', () => expect(ext({ knots: 4 }).low).toBeGreaterThanOrEqual(92));
 });
+
+describe('what is asked for between hitch and device', () => {
+  // judgement.md, "Constants to carry": a hand's width, 100 mm, while hanging; 30 mm with the knee raised; of the loop 40 mm to clip, 20 at the least.
+  const codes = (
+    cord: Partial<Cord>,
+    extension: number,
+    wraps = 4,
+    attachedTo: 'leg-loop' | 'belay-loop' = 'belay-loop',
+  ) =>
+    hitchClearanceFindings({
+      climber: club.ilse,
+      attachedTo,
+      extensionMm: around(extension, 10),
+      reach: reachOf(cord, wraps),
+    }).map((f) => `${f.code} ${f.severity}`);
+  const hanging = (extension: number) =>
+    hitchClearance({
+      climber: club.ilse,
+      attachedTo: 'belay-loop',
+      extensionMm: around(extension, 10),
+      reach: reachOf({}),
+    })!.hangingMm;
+  /** Extension at which the low end of the clearance, hanging, is this. */
+  const extensionFor = (lowMm: number) => 400 + lowMm - hanging(400).low;
+
+  it.each([
+    [101, 'geometry.hitch-clear clear'],
+    [99, 'geometry.hitch-near-device mind'],
+    [1, 'geometry.hitch-near-device mind'],
+    [-1, 'geometry.hitch-may-reach mind'],
+  ])('%s mm at the low end, hanging: %s', (lowMm, code) => expect(codes({}, extensionFor(lowMm))).toEqual([code]));
+  it('at its best value in the device: stop', () => {
+    const away = hanging(400).best - hanging(400).low;
+    expect(codes({}, extensionFor(-away - 1))).toEqual(['geometry.hitch-reaches-device stop']);
+    expect(codes({}, extensionFor(-away + 1))).toEqual(['geometry.hitch-may-reach mind']);
+  });
+  it('a longer extension never comes closer', () => {
+    const order = ['stop', 'mind', 'clear'];
+    const ranks = [250, 300, 350, 400, 450, 500].map((e) => order.indexOf(codes({}, e)[0]!.split(' ')[1]!));
+    expect([...ranks].sort((a, b) => a - b)).toEqual(ranks);
+  });
+
+  /** Loop with which the low end of what is left to clip is this. */
+  const loopFor = (legMm: number) => {
+    const leg = (loopLengthMm: number) => reachOf({ loopLengthMm }, 4)!.legMm.low;
+    // Half of what the loop gets longer goes into the leg of an autoblock.
+    return 600 + 2 * (legMm - leg(600));
+  };
+  it.each([
+    [41, []],
+    [39, ['geometry.cord-too-short mind']],
+    [21, ['geometry.cord-too-short mind']],
+    [19, ['geometry.cord-too-short stop']],
+    [-5, ['geometry.cord-too-short stop']],
+  ])('%s mm of the loop left to clip at the low end: %j', (legMm, said) =>
+    expect(codes({ loopLengthMm: loopFor(legMm) }, 900).filter((c) => c.startsWith('geometry.cord'))).toEqual(said),
+  );
+});

@@ -1,0 +1,71 @@
+import { describe, expect, it } from 'vitest';
+import { club } from '../samples/index.ts';
+import { diameterOf, linearDensityKgPerM, ropeLengthM, ropeModulusKn, type Rope } from './index.ts';
+
+const rope = (change: Partial<Rope>): Rope => ({
+  ...club.longRope,
+  measuredDiameterMm: null,
+  measuredLengthM: null,
+  linearDensityGPerM: null,
+  ...change,
+});
+
+describe('ropeLengthM', () => {
+  // judgement.md, "Constants to carry": used rope, length over label 0.90 / 0.97 / 1.02; a new one is often a little long.
+  it('of a used rope: 0.90, 0.97 and 1.02 of its label', () => {
+    const { low, best, high } = ropeLengthM(rope({ lengthM: 60, sheath: 'smooth' }));
+    expect(low).toBeCloseTo(54, 9);
+    expect(best).toBeCloseTo(58.2, 9);
+    expect(high).toBeCloseTo(61.2, 9);
+  });
+  it.each(['smooth', 'fuzzy', 'unknown'] as const)('a sheath that is %s is one that was used', (sheath) =>
+    expect(ropeLengthM(rope({ lengthM: 100, sheath })).low).toBeCloseTo(90, 9),
+  );
+  it('of a new rope: not less than 0.96', () =>
+    expect(ropeLengthM(rope({ lengthM: 60, sheath: 'new-treated' })).low).toBeCloseTo(57.6, 9));
+  it('that was measured is what was measured', () =>
+    expect(ropeLengthM(rope({ lengthM: 60, measuredLengthM: 57.3 }))).toEqual({ low: 57.3, best: 57.3, high: 57.3 }));
+});
+
+describe('ropeModulusKn', () => {
+  // From impact forces at the limits of the standards, from memory: EN 892 single 12 kN at 80 kg and factor 1.77, EN 1891 6 kN at 100 kg and 0.3.
+  it.each([
+    ['single', 18, 24, 45],
+    ['half', 15, 20, 29],
+    ['twin', 15, 20, 29],
+    ['low-stretch', 25, 33, 41],
+    ['other', 15, 24, 45],
+  ] as const)('%s: %s, %s, %s kN', (construction, low, best, high) =>
+    expect(ropeModulusKn({ construction })).toEqual({ low, best, high }),
+  );
+  it('the stiffest single rope gives the 12 kN of EN 892: Wexler turned round, k = F (F - 2 m g) / (2 m g f)', () => {
+    const weightKn = (80 * 9.80665) / 1000;
+    const k = (12 * (12 - 2 * weightKn)) / (2 * weightKn * 1.77);
+    // The table rounds to whole kN.
+    expect(Math.abs(ropeModulusKn({ construction: 'single' }).high - k)).toBeLessThan(0.5);
+  });
+  it('the stiffest low-stretch rope gives the 6 kN of EN 1891', () => {
+    const weightKn = (100 * 9.80665) / 1000;
+    const k = (6 * (6 - 2 * weightKn)) / (2 * weightKn * 0.3);
+    expect(Math.abs(ropeModulusKn({ construction: 'low-stretch' }).high - k)).toBeLessThan(0.5);
+  });
+});
+
+describe('diameterOf', () => {
+  it('a label is uncertain by 0.3 mm, a caliper by 0.1 mm or by what was said', () => {
+    expect(diameterOf(rope({ nominalDiameterMm: 9.8 }))).toMatchObject({ measured: false, uncertaintyMm: 0.3 });
+    expect(diameterOf(rope({ measuredDiameterMm: 9.9, measuringUncertaintyMm: null })).uncertaintyMm).toBe(0.1);
+    expect(diameterOf(rope({ measuredDiameterMm: 9.9, measuringUncertaintyMm: 0.4 })).diameterMm.low).toBeCloseTo(
+      9.5,
+      9,
+    );
+  });
+});
+
+describe('linearDensityKgPerM', () => {
+  // 0.65 d² g/m: a rope of 9.8 mm weighs about 62 g/m.
+  it('is estimated from the cross-section', () =>
+    expect(linearDensityKgPerM(rope({ nominalDiameterMm: 9.8 })).best).toBeCloseTo(0.0624, 4));
+  it('is what was entered', () =>
+    expect(linearDensityKgPerM(rope({ linearDensityGPerM: 64 }))).toEqual({ low: 0.064, best: 0.064, high: 0.064 }));
+});
