@@ -172,6 +172,30 @@ describe('hitches', () => {
   });
 });
 
+describe('slings', () => {
+  const knotted = (material: string, knots = 1) =>
+    found(sample('rappel-single', { extension: { knots } }, { extension: { ...club.longSling, material } as Item }));
+  it('a knot in slick tape, or in tape of which nobody knows the fibre', () => {
+    expect(knotted('uhmwpe')).toContain('rig.sling-knot mind');
+    expect(knotted('unknown')).toContain('rig.sling-knot untested');
+    expect(knotted('polyamide').filter((f) => f.startsWith('rig.sling-knot'))).toEqual([]);
+    expect(knotted('uhmwpe', 0).filter((f) => f.startsWith('rig.sling-knot'))).toEqual([]);
+  });
+  it('less is left at it than in polyamide', () => {
+    const left = (material: string) =>
+      assess(
+        sample('rappel-single', { extension: { knots: 1 } }, { extension: { ...club.longSling, material } as Item }),
+      )
+        .findings.find((f) => f.code === 'rig.extension-strength')!
+        .numbers.find((n) => n.key === 'left')!.value;
+    // 22 kN on the label, 0.30 to 0.50 of it at a knot in UHMWPE.
+    expect(left('uhmwpe').low).toBeCloseTo(6.6, 9);
+    expect(left('uhmwpe').high).toBeCloseTo(11, 9);
+    expect(left('unknown').low).toBeLessThanOrEqual(left('uhmwpe').low);
+    expect(left('unknown').high).toBeGreaterThanOrEqual(left('polyamide').high);
+  });
+});
+
 describe('connectors', () => {
   it('a gate that nothing opens is still levered over rock', () => {
     const rock = (lock: string) =>

@@ -41,6 +41,7 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'rig.edge-unknown': ['Not said whether the rope runs over an edge', RIG],
   'rig.strands-in-device': ['Not both strands in the device', RIG],
   'rig.extension-strength': ['Strength left in the sling of the extension', RIG],
+  'rig.sling-knot': ['Knot in slick tape', FALSE],
   'rig.extension-strength-unknown': ['Strength of the sling not known', RIG],
   'rig.joining-knot-unknown': ['Not said how the two ropes are joined', RIG],
   'rig.not-judged': ['Nothing has looked at it', ASSESS],

@@ -15,6 +15,7 @@ export const CODE_SOURCES = {
   'rig.edge-unknown': ['practice-edge'],
   'rig.strands-in-device': ['practice-hook-up', 'entered'],
   'rig.extension-strength': ['en-566', 'memory-knots'],
+  'rig.sling-knot': ['memory-knots', 'entered'],
   'rig.extension-strength-unknown': ['en-566'],
   'rig.joining-knot-unknown': ['practice-hook-up'],
   'rig.not-judged': ['own-limits'],

@@ -21,6 +21,7 @@ export const DOUBTS = {
   'rig.edge-unknown': 'strength',
   'rig.strands-in-device': 'none',
   'rig.extension-strength': 'strength',
+  'rig.sling-knot': 'strength',
   'rig.extension-strength-unknown': 'strength',
   'rig.joining-knot-unknown': 'strength',
   'rig.not-judged': 'none',

@@ -3,7 +3,7 @@ import { about as named, finding, type Finding, type Ref, literal } from '../fin
 import { armReach } from '../geometry/index.ts';
 import { deviceOf, mainConnector, slingOf, type SlingPiece } from '../rig/index.ts';
 import { constant, threshold } from '../sources/index.ts';
-import { exactly, scale } from '../units/index.ts';
+import { exactly, interval, scale, type Interval } from '../units/index.ts';
 import { loadParts, type Context } from './context.ts';
 import { about, between, type Judge } from './judge.ts';
 
@@ -26,19 +26,37 @@ export const slingStrengthJudge: Judge = {
   judge: (ref, ctx) => {
     const load = ctx.load(ctx.index.ownerOf(ref)!);
     const { item, method, knots } = pieceOf(ref, ctx);
-    return item && load
-      ? [
-          slingStrength(
-            ref,
-            item,
-            method === 'girth' || knots > 0,
-            jobLoadKn(load, deviceOf(ctx.index.ownerOf(ref)!)?.item ?? null).high,
-          ),
-        ]
-      : [];
+    if (!item || !load) return [];
+    const { high } = jobLoadKn(load, deviceOf(ctx.index.ownerOf(ref)!)?.item ?? null);
+    return [...slickKnot(ref, item, knots), slingStrength(ref, item, method === 'girth' || knots > 0, high)];
   },
   reads: (ref, ctx) => [ref, ...loadParts(ctx, ctx.index.ownerOf(ref)!)],
 };
+
+/** Slick fibre bends sharper and melts earlier: less is left at a knot. A fibre that is not known can be any. */
+function leftInKnot({ material }: NonNullable<SlingPiece['item']>): Interval {
+  const [slick, usual] = [constant('strengthLeftInSlickKnot'), constant('strengthLeftInKnot')];
+  if (material === 'unknown') return interval(slick.low, slick.best, usual.high);
+  return material === 'uhmwpe' ? slick : usual;
+}
+
+/** An overhand knot in UHMWPE tape creeps under load and shaking. */
+function slickKnot(ref: Ref, { name, material }: NonNullable<SlingPiece['item']>, knots: number): Finding[] {
+  if (knots === 0 || (material !== 'uhmwpe' && material !== 'unknown')) return [];
+  const known = material === 'uhmwpe';
+  return [
+    finding({
+      code: 'rig.sling-knot',
+      severity: known ? 'mind' : 'untested',
+      subject: [ref],
+      says: known
+        ? `A knot in ${literal(name)} can creep: it is UHMWPE, which is slick.`
+        : `It is not known whether ${literal(name)} holds a knot: its fibre is not entered.`,
+      because: 'In slick tape a knot slips at a lower load than in polyamide, and it is weaker there.',
+      remedy: 'Take a sling of polyamide, or one of the right length without a knot.',
+    }),
+  ];
+}
 
 function slingStrength(ref: Ref, sling: NonNullable<SlingPiece['item']>, bent: boolean, loadKn: number): Finding {
   const subject = [ref] as const;
@@ -52,7 +70,7 @@ function slingStrength(ref: Ref, sling: NonNullable<SlingPiece['item']>, bent: b
       remedy: 'Read the label and enter it.',
     });
   }
-  const leftKn = scale(bent ? constant('strengthLeftInKnot') : exactly(1), sling.strengthKn);
+  const leftKn = scale(bent ? leftInKnot(sling) : exactly(1), sling.strengthKn);
   const margin = scale(leftKn, 1 / loadKn);
   const severity =
     margin.low < threshold('strengthMarginStop')

@@ -170,6 +170,14 @@ export const CONSTANTS = {
   deviceLipBelowBarMm: c(0, 10, 25, 'mm', 'lip of the device below the bar it hangs on', 'memory-knots'),
   basketBendMm: c(15, 25, 40, 'mm', 'length lost where a doubled sling passes the harness', 'memory-knots'),
   strengthLeftInKnot: c(0.45, 0.55, 0.65, '1', 'strength left in cord or tape at a knot', 'memory-knots'),
+  strengthLeftInSlickKnot: c(
+    0.3,
+    0.4,
+    0.5,
+    '1',
+    'strength left in UHMWPE tape at a knot or girth hitch',
+    'memory-knots',
+  ),
   endKnotM: c(0.3, 0.45, 0.6, 'm', 'rope used by a stopper knot and its tail at one end', 'memory-knots'),
   joiningKnotM: c(0.4, 0.5, 0.7, 'm', 'rope used on each rope by the joining knot and its tail', 'memory-knots'),
   // margins
