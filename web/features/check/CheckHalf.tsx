@@ -1,12 +1,11 @@
-import { useMemo, useState } from 'react';
-import { z } from 'zod';
+import { useState } from 'react';
 import { answersInOrder, mayBeAccepted, type CheckItem } from '@core/check';
 import { fillTemplate } from '@core/finding';
 import type { CheckRecord, ItemStatus, Who } from '@core/log';
 import { usePreferences } from '../../app/preferences';
-import { draftStore } from '../../ui/draft';
 import { SeverityMark } from '../../ui/SeverityMark';
 import { useSettled } from '../../ui/useSettled';
+import { begun, Written } from './Written';
 
 interface CheckHalfProps {
   readonly record: CheckRecord;
@@ -63,7 +62,7 @@ export function CheckHalf({
       <h2 className="text-xl leading-tight">{item.title}</h2>
       {status.state === 'failed' ? (
         <Repair
-          draftKey={`${record.id}/${item.id}`}
+          draftKey={`repair/${record.id}/${item.id}`}
           answer={say(status.failedAnswer!)}
           fixer={who === 'climber' && answers}
           onFixed={onFixed}
@@ -95,7 +94,7 @@ export function CheckHalf({
                 </div>
                 {mayBeAccepted(item) && (
                   <Accept
-                    draftKey={`${record.id}/${item.id}/${who}`}
+                    draftKey={`accept/${record.id}/${item.id}/${who}`}
                     name={name}
                     disabled={!answers}
                     onAccept={onAccept}
@@ -110,9 +109,6 @@ export function CheckHalf({
   );
 }
 
-const noteDraft = z.strictObject({ note: z.string() });
-const LEAST_REASON = 5;
-
 interface AcceptProps {
   readonly draftKey: string;
   readonly name: string;
@@ -122,39 +118,22 @@ interface AcceptProps {
 
 /** Going on with a known risk as it is: by name, with a reason, which stays in the record. */
 function Accept({ draftKey, name, disabled, onAccept }: AcceptProps) {
-  const draft = useMemo(() => draftStore(`accept/${draftKey}`, noteDraft), [draftKey]);
-  const [reason, setReason] = useState(() => draft.read()?.note ?? '');
-  const enough = reason.trim().length >= LEAST_REASON;
+  // Open from the start where a reason was begun; then whoever reads it opens and closes it.
+  const [there] = useState(() => begun(draftKey) !== '');
   return (
-    <details className="mt-2" open={reason !== '' || undefined}>
+    <details className="mt-2" open={there || undefined}>
       <summary className="flex min-h-12 cursor-pointer items-center text-ink-2 underline">
         Go on with it as it is
       </summary>
-      <form
-        className="grid gap-2 pb-1"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (!enough || disabled) return;
-          draft.clear();
-          onAccept(reason.trim());
-        }}
-      >
-        <label className="font-semibold">
-          Why can it stay so? It stands in the record with your name.
-          <input
-            className="field mt-1"
-            value={reason}
-            maxLength={300}
-            onChange={(event) => {
-              setReason(event.target.value);
-              draft.write({ note: event.target.value });
-            }}
-          />
-        </label>
-        <button type="submit" className="btn min-h-12" disabled={disabled || !enough}>
-          Accepted by {name}
-        </button>
-      </form>
+      <Written
+        draftKey={draftKey}
+        label="Why can it stay so? It stands in the record with your name."
+        button={`Accepted by ${name}`}
+        least={5}
+        most={300}
+        disabled={disabled}
+        onWritten={onAccept}
+      />
     </details>
   );
 }
@@ -168,8 +147,6 @@ interface RepairProps {
 }
 
 function Repair({ draftKey, answer, fixer, onFixed }: RepairProps) {
-  const draft = useMemo(() => draftStore(`repair/${draftKey}`, noteDraft), [draftKey]);
-  const [note, setNote] = useState(() => draft.read()?.note ?? '');
   return (
     <div className="mt-2 grid gap-2">
       <p className="flex items-start gap-2 text-stop">
@@ -179,31 +156,15 @@ function Repair({ draftKey, answer, fixer, onFixed }: RepairProps) {
         </span>
       </p>
       {fixer ? (
-        <form
-          className="grid gap-2"
-          onSubmit={(event) => {
-            event.preventDefault();
-            if (!note.trim()) return;
-            draft.clear();
-            onFixed(note.trim());
-          }}
-        >
-          <label className="font-semibold">
-            What was put right?
-            <input
-              className="field mt-1"
-              value={note}
-              maxLength={500}
-              onChange={(event) => {
-                setNote(event.target.value);
-                draft.write({ note: event.target.value });
-              }}
-            />
-          </label>
-          <button type="submit" className="btn btn-act" disabled={note.trim() === ''}>
-            Put right: check it again
-          </button>
-        </form>
+        <Written
+          draftKey={draftKey}
+          label="What was put right?"
+          button="Put right: check it again"
+          least={1}
+          most={500}
+          main
+          onWritten={onFixed}
+        />
       ) : (
         <p>Put it right together; then both look at it again.</p>
       )}

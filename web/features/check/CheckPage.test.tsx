@@ -154,6 +154,20 @@ describe('a risk that is left open', () => {
     await look();
     expect(screen.getByRole('button', { name: 'Close the check' })).toBeTruthy();
   });
+  it('stays open when what was typed is taken back, and is open where a reason was begun', async () => {
+    await show('alone', [known]);
+    const panel = () => halves().getByText('Go on with it as it is').closest('details')!;
+    expect(panel().open).toBe(false);
+    panel().open = true;
+    fireEvent.change(reason(), { target: { value: 'Low' } });
+    fireEvent.change(reason(), { target: { value: '' } });
+    expect(panel().open).toBe(true);
+    fireEvent.change(reason(), { target: { value: 'Low above' } });
+    cleanup();
+    await show('alone', [known]);
+    expect(panel().open).toBe(true);
+    expect(reason().value).toBe('Low above');
+  });
   it('nobody is asked to accept that a hand is all that holds', async () => {
     const { lower } = SETUPS;
     const alone = ofOpen(lower);
