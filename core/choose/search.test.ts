@@ -47,10 +47,10 @@ const costOf = (setup: Setup): number[] => {
   return (['stop', 'mind', 'untested'] as const).map((s) => found.filter((f) => f.severity === s).length);
 };
 const less = (a: readonly number[], b: readonly number[]) => a[0]! - b[0]! || a[1]! - b[1]! || a[2]! - b[2]!;
+/** Ropes and device of a combination. A second rope joined to the first has no place in the open set-up, which begins with one folded. */
 const key = (setup: Setup, picks: readonly Pick[]) =>
-  slotsOf(setup)
-    .filter((s) => s.kind === 'rope' || s.kind === 'device')
-    .map((s) => picks.find((p) => p.ref === s.ref)?.itemId ?? '')
+  [...new Set([...slotsOf(setup).flatMap((s) => (s.kind === 'rope' || s.kind === 'device' ? [s.ref] : [])), 'ropeB'])]
+    .map((ref) => picks.find((p) => p.ref === ref)?.itemId ?? '')
     .join('/');
 
 /** Everything that can be put at one place, as a person would: each item, each way to clip it, each way to tie it. */
@@ -168,7 +168,7 @@ describe('search', () => {
         fc.constantFrom('dry' as const, 'icy' as const),
         (template, items, climber, weather) => sameAsBruteForce(ask(template, [climber], { weather }), items),
       ),
-      { numRuns: 6 },
+      { numRuns: 8 },
     );
   });
 
