@@ -79,12 +79,25 @@ describe('people', () => {
     expect(masses(50, 80, 'belay-top-rope')).toEqual([]);
     expect(masses(95, 55, 'belay-top-rope')).toEqual(['belay.masses stop']);
   });
-  it('a belayer who is tied to an anchor is not lifted', () => {
-    const tied = variation('lanyard').add(sample('belay-leader', {}, { climber: { ...club.ilse, massKg: 110 } }));
-    if (tied === null) throw new Error('no lanyard for a belayer');
+  it('a belayer who is tied to an anchor is not lifted; one who is clipped to something else is', () => {
+    const alone = sample(
+      'belay-leader',
+      {},
+      { climber: { ...club.ilse, massKg: 110 }, belayer: { ...club.tomas, massKg: 60 } },
+    );
+    const withLanyard = filled(wellRigged(variation('lanyard').add(alone)!));
+    const clipped = (to: string): Setup => ({
+      ...withLanyard,
+      attachments: withLanyard.attachments.map((a) =>
+        a.id === 'lanyard' && a.root.kind === 'harness' && a.end.kind === 'clip'
+          ? { ...a, root: { ...a.root, person: 'belayer' }, end: { ...a.end, to } }
+          : a,
+      ),
+    });
     const of = (s: Setup) => found(s).filter((f) => f.startsWith('belay.masses'));
-    const owner = tied.attachments.find((a) => a.id === 'lanyard')!;
-    expect(of({ ...tied, attachments: tied.attachments.filter((a) => a !== owner) })).toEqual(['belay.masses mind']);
+    expect(of(alone)).toEqual(['belay.masses stop']);
+    expect(of(clipped('anchor'))).toEqual(['belay.masses mind']);
+    expect(of(clipped('deviceConnector'))).toEqual(['belay.masses stop']);
   });
   it('a device for the right hand in a left one', () => {
     const cam: Device = { ...device('device-sill'), handed: 'right' };
@@ -219,6 +232,14 @@ describe('connectors', () => {
       found(sample('tree-moving', {}, { deviceConnector: { ...club.keptPear, ...change } as Item }));
     expect(tree({ lock: 'screw' })).toContain('connector.tree-life stop');
     expect(tree({ strengthMajorKn: 20 })).toContain('connector.tree-life stop');
+    // Both reasons at once: whoever mends one must not be told of the other afterwards.
+    const both = sample(
+      'tree-moving',
+      {},
+      { deviceConnector: { ...club.keptPear, lock: 'screw', strengthMajorKn: 20 } },
+    );
+    const { because } = assess(both).findings.find((f) => f.code === 'connector.tree-life')!;
+    expect(because).toMatch(/\{major\}.*two actions/);
     expect(tree({})).not.toContain('connector.tree-life stop');
   });
   it('a second connector without a lock', () => {

@@ -25,9 +25,12 @@ const belays = (ctx: Context): Ref[] =>
 const belayerOf = (a: Attachment, { index }: Context): RigPerson | undefined =>
   a.root.kind === 'harness' ? index.person(a.root.person) : undefined;
 
-/** A belayer who is tied to an anchor is not lifted. */
-const anchored = (person: Ref, { setup }: Context): boolean =>
-  setup.attachments.some((a) => a.root.kind === 'harness' && a.root.person === person && a.end.kind === 'clip');
+/** A belayer who is tied to an anchor is not lifted; clipped to another part of the rig one is. */
+const anchored = (person: Ref, { setup, index }: Context): boolean =>
+  setup.attachments.some(
+    ({ root, end }) =>
+      root.kind === 'harness' && root.person === person && end.kind === 'clip' && index.anchor(end.to) !== undefined,
+  );
 
 /** Masses of who climbs and who belays from the harness: who lifts whom, and how hard the catch is. */
 export const massesJudge: Judge = {

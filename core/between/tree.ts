@@ -34,7 +34,12 @@ function lifeConnector(ref: Ref, { name, lock, strengthMajorKn }: Connector): Fi
       severity: 'stop',
       subject: [ref],
       says: `${literal(name)} is not a connector to work on in a tree.`,
-      because: `ANSI Z133 asks for ${weak ? 'at least {least}; this one holds {major}' : 'a gate that closes and locks by itself and takes two actions to open'}. Other countries have rules of their own.`,
+      because: `ANSI Z133 asks for ${[
+        ...(weak ? ['at least {least}, and this one holds {major}'] : []),
+        ...(locksItself || lock === 'unknown'
+          ? []
+          : ['a gate that closes and locks by itself and takes two actions to open']),
+      ].join('; and for ')}. Other countries have rules of their own.`,
       remedy:
         'Take a connector that locks by itself in two actions or more, of 23 kN or more. Ask what holds where you work.',
       numbers: weak
