@@ -6,6 +6,7 @@ import { club } from '../core/samples/index.ts';
 import { items, N } from './bench-locker.ts';
 
 const BUDGET_MS = 1000;
+const RUNS = 4;
 const OWN = { id: 'bench', name: 'bench', now: '2026-01-01T00:00:00.000Z' };
 
 /** Every part open, everybody there. */
@@ -24,10 +25,14 @@ for (const [name, open] of [
     withFields(question('rappel-double', { ...club.tomas, massKg: 115 }), 'site', { weather: 'icy' }),
   ],
 ] as const) {
-  search(open, items, []);
-  const start = performance.now();
-  const { combinations, pairs, outcome } = search(open, items, []);
-  const ms = performance.now() - start;
+  // The fastest of several: what else the machine does only ever adds.
+  let ms = Infinity;
+  let { combinations, pairs, outcome } = search(open, items, []);
+  for (let i = 0; i < RUNS; i++) {
+    const start = performance.now();
+    ({ combinations, pairs, outcome } = search(open, items, []));
+    ms = Math.min(ms, performance.now() - start);
+  }
   over ||= ms > BUDGET_MS;
   console.log(
     `plan ${N} x ${N} x ${N}, ${name.padEnd(30)}${ms.toFixed(0).padStart(6)} ms   ${ms <= BUDGET_MS ? 'within' : 'OVER'} ${BUDGET_MS} ms   (${pairs} sets of ropes with a device, ${outcome}, ${combinations.length} combinations)`,

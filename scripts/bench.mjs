@@ -8,7 +8,7 @@ ensureBuild();
 const codes = [
   [...withTypeScript, 'scripts/bench-assess.ts'],
   [...withTypeScript, 'scripts/bench-fit.ts'],
-  [...withTypeScript, 'scripts/bench-choose.ts'],
+  ['scripts/as-shipped.mjs', 'scripts/bench-choose.ts'],
   [...withTypeScript, 'scripts/bench-sequence.ts'],
   [...withTypeScript, 'scripts/bench-browser.ts'],
   [...withTypeScript, 'scripts/bench-large.ts'],

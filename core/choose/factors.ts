@@ -60,7 +60,7 @@ export function factorsOf(base: Setup, variables: readonly Variable[], items: re
         const scope = [
           ...new Set(doubled && ropes >= 0 && reads.length > 0 ? [...reads, ...dependsOnUse(judge, ropes)] : reads),
         ].sort((a, b) => a - b);
-        return [{ scope, cost: remembered(variables, scope, judge, subject, contexts) }];
+        return [{ scope, cost: remembered(variables, scope, judge, subject, contexts(scope)) }];
       }),
     );
   });
@@ -68,20 +68,28 @@ export function factorsOf(base: Setup, variables: readonly Variable[], items: re
 
 const dependsOnUse = (judge: Judge, ropes: number): number[] => (judge.id === 'strands-alike' ? [ropes] : []);
 
-type ContextAt = (scope: readonly number[], chosen: readonly number[]) => Context;
+type ContextAt = (key: number, chosen: readonly number[]) => Context;
 
 /** Contexts of what is chosen in a scope: judges that read the same are asked one after the other, so that the last one of each scope is kept. */
-function sharedContexts(base: Setup, variables: readonly Variable[], items: readonly Item[]): ContextAt {
-  const last = new Map<string, { readonly key: string; readonly ctx: Context }>();
-  return (scope, chosen) => {
-    const of = scope.join();
-    const key = scope.map((v) => chosen[v]).join();
-    const there = last.get(of);
-    if (there?.key === key) return there.ctx;
-    const picks = scope.flatMap((v): readonly Pick[] => variables[v]!.values[chosen[v]!]!);
-    const ctx = contextOf(withPicks(base, picks, items));
-    last.set(of, { key, ctx });
-    return ctx;
+function sharedContexts(
+  base: Setup,
+  variables: readonly Variable[],
+  items: readonly Item[],
+): (scope: readonly number[]) => ContextAt {
+  const made = new Map<string, ContextAt>();
+  return (scope) => {
+    const there = made.get(scope.join());
+    if (there) return there;
+    let last: { readonly key: number; readonly ctx: Context } | null = null;
+    const contextAt: ContextAt = (key, chosen) => {
+      if (last?.key === key) return last.ctx;
+      const picks: Pick[] = [];
+      for (const v of scope) picks.push(...variables[v]!.values[chosen[v]!]!);
+      last = { key, ctx: contextOf(withPicks(base, picks, items)) };
+      return last.ctx;
+    };
+    made.set(scope.join(), contextAt);
+    return contextAt;
   };
 }
 
@@ -98,7 +106,7 @@ function remembered(
     for (const v of scope) key = key * variables[v]!.values.length + chosen[v]!;
     const there = known.get(key);
     if (there !== undefined) return there;
-    const ctx = contextAt(scope, chosen);
+    const ctx = contextAt(key, chosen);
     const cost = judge.subjects(ctx).includes(subject) ? countOf(judge.judge(subject, ctx)) : 0;
     known.set(key, cost);
     return cost;

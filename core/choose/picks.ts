@@ -140,7 +140,7 @@ export function variablesOf(setup: Setup, items: readonly Item[]): Variable[] {
 }
 
 /** Ways that differ for any device, or for the one that is chosen already. */
-function waysFor(connector: Connector, device: Device | null): Way[] {
+function waysFor(connector: Connector, device: Device | null): readonly Way[] {
   if (device) return waysOf(connector, device);
   const ends = connector.shape === 'oval' ? (['broad'] as const) : (['broad', 'narrow'] as const);
   return ends.flatMap((end) =>

@@ -24,6 +24,7 @@ import {
   needs,
   openSetup,
   search,
+  SEARCH_DEFAULTS,
   take,
   type Combination,
   type Cost,
@@ -126,7 +127,7 @@ const kinds = (list: readonly Item['kind'][]) => club.clubItems.filter((i) => li
 const few = (kind: Item['kind'], max: number, min = 1) =>
   fc.shuffledSubarray(kinds([kind]), { minLength: min, maxLength: max });
 const SIMPLE = TEMPLATE_IDS.filter((t) => !t.startsWith('rappel'));
-const everything = { maxLooks: 1e9 };
+const everything = { maxLooks: 1e9, mostRejected: Infinity };
 
 describe('search', () => {
   const sameAsBruteForce = (open: Setup, items: readonly Item[]) => {
@@ -195,7 +196,7 @@ describe('search', () => {
 
   it('never offers a Stop, and says what speaks against what it leaves out', () => {
     const open = ask('rappel-double');
-    const { combinations, rejected } = search(open, club.clubItems, []);
+    const { combinations, rejected } = search(open, club.clubItems, [], { ...SEARCH_DEFAULTS, mostRejected: Infinity });
     const verdictOf = (c: Combination) => assess(combined(open, c.picks, club.clubItems, [])).verdict;
     for (const c of combinations) expect(verdictOf(c)).not.toBe('stop');
     const clamp = rejected.filter(
@@ -224,6 +225,19 @@ describe('search', () => {
       ),
       { numRuns: 30 },
     );
+  });
+
+  it('works out only the least bad of those with a Stop, and they are the ones it would have put first', () => {
+    for (const template of TEMPLATE_IDS) {
+      const open = ask(template);
+      const all = search(open, club.clubItems, [], { ...SEARCH_DEFAULTS, mostRejected: Infinity });
+      expect(all.rejected.length, template).toBeGreaterThan(8);
+      expect(all.stopped, template).toBe(all.rejected.length);
+      const few = search(open, club.clubItems, [], { ...SEARCH_DEFAULTS, mostRejected: 8 });
+      expect(few.stopped, template).toBe(all.stopped);
+      expect(few.combinations, template).toEqual(all.combinations);
+      expect(few.rejected, template).toEqual(all.rejected.slice(0, 8));
+    }
   });
 
   it('own tests can only push a combination down, and stay with it when it is taken', () => {
@@ -266,7 +280,7 @@ describe('search', () => {
 
   it('says so when it was cut', () => {
     const shown = ask('rappel-single', PEOPLE);
-    expect(search(shown, club.clubItems, [], { maxLooks: 1 }).outcome).toBe('cut');
+    expect(search(shown, club.clubItems, [], { ...SEARCH_DEFAULTS, maxLooks: 1 }).outcome).toBe('cut');
   });
 
   it('tells how many sets of ropes are done, and ends with all of them', () => {

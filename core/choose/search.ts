@@ -13,8 +13,10 @@ export interface Combination {
 export interface SearchResult {
   /** Best first, none with a *stop*; one for each set of ropes and device. */
   readonly combinations: readonly Combination[];
-  /** The others, completed with the least bad parts there are. */
+  /** The least bad of the others, completed with the least bad parts there are; at most `mostRejected`. */
   readonly rejected: readonly Combination[];
+  /** How many others there are. */
+  readonly stopped: number;
   /** Sets of ropes times devices. */
   readonly pairs: number;
   /** `complete`: nothing better was left out. `cut`: for some pairs the search was ended at `maxLooks`. */
@@ -24,8 +26,10 @@ export interface SearchResult {
 export interface SearchOptions {
   /** Most combinations to look at for one set of ropes and device. */
   readonly maxLooks: number;
+  /** Sets of ropes and device with a *stop* that are worked out to the end: the least bad ones. The rest are counted. */
+  readonly mostRejected: number;
 }
-export const SEARCH_DEFAULTS: SearchOptions = { maxLooks: 600 };
+export const SEARCH_DEFAULTS: SearchOptions = { maxLooks: 600, mostRejected: 200 };
 /** How many times as many looks are spent on a pair while every combination found for it has a *stop*. */
 const PATIENCE = 8;
 
@@ -51,42 +55,76 @@ export function search(
   const fixed = factors.filter((f) => f.scope.length === 0).reduce((sum, f) => sum + f.cost([]), 0);
   const tree = createTree(base, variables, factors, items);
   const keys = variables.filter((v) => v.kind === 'rope' || v.kind === 'device').length;
-  const found: { chosen: readonly number[]; sum: number; made: number }[] = [];
+  const found: Ranked[] = [];
+  /** With a *stop* from their ropes and device alone: looked at last, and only as far as one of them may be among the least bad. */
+  const put: Start[] = [];
   let outcome: SearchResult['outcome'] = 'complete';
-  const job = open.job;
-  const walk = (depth: number, chosen: number[], sum: number) => {
-    if (depth < keys) {
-      variables[depth]!.values.forEach((_, i) => {
-        const next = [...chosen, i];
-        walk(depth + 1, next, sum + tree.costAt(depth, next));
-        if (depth === 0) onRow?.(i + 1);
-      });
-      return;
-    }
+  let pairs = 0;
+  const complete = ({ chosen, sum, i }: Start) => {
     const best = tree.complete(chosen, sum, options.maxLooks);
     if (best.cut) outcome = 'cut';
     const device = tree.device(best.chosen);
-    found.push({ ...best, made: device && traitsOf(device.family).made.includes(job) ? 0 : 1 });
+    found.push({ ...best, i, made: device && traitsOf(device.family).made.includes(open.job) ? 0 : 1 });
+  };
+  const walk = (depth: number, chosen: number[], sum: number) => {
+    if (depth === keys) {
+      const start = { chosen, sum, i: pairs++ };
+      if (sum >= STOP) put.push(start);
+      else complete(start);
+      return;
+    }
+    variables[depth]!.values.forEach((_, i) => {
+      const next = [...chosen, i];
+      walk(depth + 1, next, sum >= STOP ? sum : sum + tree.costAt(depth, next, STOP - sum));
+      if (depth === 0) onRow?.(i + 1);
+    });
   };
   walk(0, [], fixed);
+  put.sort((a, b) => a.sum - b.sum);
+  const stops = found.flatMap((f) => (f.sum >= STOP ? rank(f.sum) : [])).sort((a, b) => a - b);
+  for (const start of put) {
+    // What is added only makes it worse: once there are enough no worse than this beginning, the rest cannot come before them.
+    if (stops.length >= options.mostRejected && rank(start.sum) > stops[options.mostRejected - 1]!) break;
+    complete({ ...start, sum: fixed + tree.costOf(start.chosen) });
+    const at = rank(found.at(-1)!.sum);
+    stops.splice(lowerBound(stops, at), 0, at);
+  }
   // Of equally good ones those whose family is made for the job come before those that also serve it.
-  const rank = (sum: number) => Math.floor(sum / 1e3);
   const ranked = found
-    .map((f, i) => ({ ...f, i }))
     .sort((a, b) => rank(a.sum) - rank(b.sum) || a.made - b.made || a.sum - b.sum || a.i - b.i)
     .map(({ chosen, sum }) => ({
       picks: chosen.flatMap((value, v) => [...variables[v]!.values[value]!]),
       cost: costFrom(sum),
     }));
+  const combinations = ranked.filter((c) => c.cost[0] === 0);
   return {
-    combinations: ranked.filter((c) => c.cost[0] === 0),
-    rejected: ranked.filter((c) => c.cost[0] > 0),
-    pairs: found.length,
+    combinations,
+    rejected: ranked.filter((c) => c.cost[0] > 0).slice(0, options.mostRejected),
+    stopped: pairs - combinations.length,
+    pairs,
     outcome,
   };
 }
 
-const NOTHING: SearchResult = { combinations: [], rejected: [], pairs: 0, outcome: 'complete' };
+/** Ropes and device, with what speaks against them whatever the other parts are; `i`: their place in the order of the locker. */
+interface Start {
+  readonly chosen: readonly number[];
+  readonly sum: number;
+  readonly i: number;
+}
+interface Ranked extends Start {
+  readonly made: number;
+}
+
+/** Below every finding only the strength of a way differs. */
+const rank = (sum: number) => Math.floor(sum / 1e3);
+
+function lowerBound(sorted: readonly number[], value: number): number {
+  const at = sorted.findIndex((x) => x >= value);
+  return at < 0 ? sorted.length : at;
+}
+
+const NOTHING: SearchResult = { combinations: [], rejected: [], stopped: 0, pairs: 0, outcome: 'complete' };
 
 interface Leaf {
   readonly chosen: readonly number[];
@@ -126,14 +164,15 @@ function createTree(base: Setup, variables: readonly Variable[], factors: readon
     return !at || makesSense(pick, itemOf(items, pick.itemId) as Connector, at);
   };
   const orders = new Map<string, readonly { value: number; add: number }[]>();
+  /** What the order of each level depends on. */
+  const readsAt = variables.map((variable, v) => {
+    const reads = cheap[v]!.flatMap((f) => f.scope);
+    if (variable.values[0]![0]!.way && deviceAt >= 0) reads.push(deviceAt);
+    return [...new Set(reads)].filter((r) => r < v);
+  });
   /** The values of a level, cheapest first; the same for all beginnings that agree in what the cheap factors read. */
   const order = (v: number, chosen: readonly number[]) => {
-    const reads = new Set(cheap[v]!.flatMap((f) => f.scope));
-    if (variables[v]!.values[0]![0]!.way && deviceAt >= 0) reads.add(deviceAt);
-    const key = `${v}/${[...reads]
-      .filter((r) => r < v)
-      .map((r) => `${r}:${chosen[r]}`)
-      .join()}`;
+    const key = `${v}/${readsAt[v]!.map((r) => chosen[r]).join()}`;
     const there = orders.get(key);
     if (there) return there;
     const made = variables[v]!.values.map((_, value) => ({ value, at: [...chosen.slice(0, v), value] }))
@@ -145,7 +184,17 @@ function createTree(base: Setup, variables: readonly Variable[], factors: readon
   };
   return {
     device,
-    costAt: (v: number, chosen: readonly number[]) => sumOf(cheap[v]!, chosen) + sumOf(dear[v]!, chosen),
+    /** What a value adds; no further than `enough`, since a beginning with a *stop* may never be looked at again. */
+    costAt(v: number, chosen: readonly number[], enough: number): number {
+      let sum = 0;
+      for (const f of endingAt[v]!) {
+        sum += f.cost(chosen);
+        if (sum >= enough) return sum;
+      }
+      return sum;
+    },
+    /** The whole of a beginning. */
+    costOf: (chosen: readonly number[]) => chosen.reduce((sum, _, v) => sum + sumOf(endingAt[v]!, chosen), 0),
     /** The best completion of a beginning; with a *stop* in it already, the first one there is. */
     complete(start: readonly number[], sum: number, maxLooks: number): Leaf {
       let best: { chosen: readonly number[]; sum: number } | null = null;

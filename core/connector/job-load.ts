@@ -18,11 +18,12 @@ export function fallForceKn(massKg: number, modulusKn: number, fallFactor: numbe
  * What a job can put on the connector of the device, kN. Hanging: body weight with a jerk, and not less anywhere. A fall, or slack that has
  * crept in, is limited by rope slipping through a device that somebody tends; where nobody does by nothing but the rope.
  */
-export function jobLoadKn({ massKg, modulusKn: k, ...facts }: LoadCase, device: Device | null): Interval {
+export function jobLoadKn(facts: LoadCase, device: Device | null): Interval {
+  const { massKg } = facts;
   const persons = facts.persons === 'two' ? 2 : 1;
   const jerkKn = (threshold('jerkFactor') * persons * massKg * STANDARD_GRAVITY_M_PER_S2) / 1000;
   if (facts.fallFactor === null) return exactly(jerkKn);
-  const f = facts.fallFactor;
+  const { fallFactor: f, modulusKn: k } = facts;
   // Of two seconds one falls while the other hangs.
   const otherKn = jerkKn - jerkKn / persons;
   const at = (modulusKn: number, factor: number) => Math.max(jerkKn, otherKn + fallForceKn(massKg, modulusKn, factor));

@@ -36,8 +36,12 @@ const GATES = ['free', 'brake'] as const;
  * Every way that differs: both ends (an oval has one kind), both sides for plates (a bight of rope has none), gate to both sides.
  * Eight at most. Mirroring the device swaps left and right and changes nothing else.
  */
-export function waysOf(connector: Connector, device: Device): Way[] {
-  const ends = connector.shape === 'oval' ? ENDS.slice(0, 1) : ENDS;
-  const sides = seatKind(device) === 'plates' ? SIDES : SIDES.slice(0, 1);
-  return ends.flatMap((end) => sides.flatMap((from) => GATES.map((gate) => ({ end, from, gate }))));
-}
+export const waysOf = (connector: Connector, device: Device): readonly Way[] =>
+  WAYS[connector.shape === 'oval' ? 'alike' : 'unlike'][seatKind(device) === 'plates' ? 'plates' : 'bight'];
+
+const waysWith = (ends: readonly Way['end'][], sides: readonly Way['from'][]): readonly Way[] =>
+  ends.flatMap((end) => sides.flatMap((from) => GATES.map((gate) => ({ end, from, gate }))));
+const WAYS = {
+  alike: { plates: waysWith(ENDS.slice(0, 1), SIDES), bight: waysWith(ENDS.slice(0, 1), SIDES.slice(0, 1)) },
+  unlike: { plates: waysWith(ENDS, SIDES), bight: waysWith(ENDS, SIDES.slice(0, 1)) },
+};

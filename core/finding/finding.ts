@@ -63,11 +63,15 @@ type FindingInput = Omit<Finding, 'sources' | 'numbers' | 'remedy'> &
 /** Builds a finding; its sources are those of its code in the register plus any given here. */
 export function finding(input: FindingInput): Finding {
   const registered: readonly SourceId[] = CODE_SOURCES[input.code];
+  // Made by the ten thousand while planning: field by field, and the set is built only where it is needed.
   return {
-    ...input,
-    numbers: input.numbers ?? [],
+    code: input.code,
+    severity: input.severity,
+    subject: input.subject,
+    says: input.says,
+    because: input.because,
     remedy: input.remedy ?? '',
-    // Made by the ten thousand while planning: the set is built only where it is needed.
+    numbers: input.numbers ?? [],
     sources: input.sources ? [...new Set([...registered, ...input.sources])] : registered,
   };
 }

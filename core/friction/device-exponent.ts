@@ -26,7 +26,20 @@ const WRAPPED: Readonly<
  * Exponent ln(T_load / T_brake) of a device that a hand brakes. `lipRad` says where the hand is: 0 beside the loaded strand, pi straight
  * below. Tubes are reckoned by their contacts, the others by their total turn of rope, an estimate with a wide interval.
  */
-export function deviceExponent({ brake, ...input }: DeviceExponentInput): Interval {
+export function deviceExponent(input: DeviceExponentInput): Interval {
+  const { brake, conditions: c, diameterMm, extraConnector, lipRad } = input;
+  const key = `${brake}/${c.weather}/${c.sheath}/${c.wear}/${diameterMm}/${extraConnector}/${lipRad}`;
+  const known = exponents.get(key) ?? exponentOf(input);
+  if (exponents.size >= MOST_KNOWN) exponents.clear();
+  exponents.set(key, known);
+  return known;
+}
+
+/** A plan asks for the same rope in the same device beside every other rope. */
+const exponents = new Map<string, Interval>();
+const MOST_KNOWN = 4000;
+
+function exponentOf({ brake, ...input }: DeviceExponentInput): Interval {
   if (brake === 'tube' || brake === 'grooved-tube')
     return tubeExponent({ ...input, grooved: brake === 'grooved-tube' });
   const { wrap, hand, changes } = WRAPPED[brake];

@@ -1,4 +1,5 @@
 import { about as named, finding, type Finding, type Ref } from '../finding/index.ts';
+import type { Device, Rope, UseCase } from '../gear/index.ts';
 import { ropeInDevice } from '../fit/index.ts';
 import { brakeHand } from '../friction/index.ts';
 import { deviceOf, linesOf, mainConnector, ropeSlots, type Attachment, type RigLine } from '../rig/index.ts';
@@ -36,13 +37,27 @@ export const fitJudge: Judge = {
     if (!item) return [];
     const found = linesOf(ctx.index, a.end).flatMap((line) =>
       chosenRopes(line).flatMap(({ id, item: rope }) =>
-        rope ? named(ropeInDevice({ load: ctx.use(a), rope, part: id, device: item }), namesAt(a, ctx)) : [],
+        rope ? named(fitOf(rope, item, ctx.use(a), id), namesAt(a, ctx)) : [],
       ),
     );
     return unlike(found);
   },
   reads: (ref, ctx) => partsOf(ctx.attachment(ref), ctx),
 };
+
+const fitsKnown = new WeakMap<Rope, WeakMap<Device, Map<string, readonly Finding[]>>>();
+
+/** A rope in a device, remembered: a plan puts each rope beside every other one, and asks the same again. */
+function fitOf(rope: Rope, device: Device, use: UseCase, part: Ref): readonly Finding[] {
+  const ofRope = fitsKnown.get(rope) ?? new WeakMap<Device, Map<string, readonly Finding[]>>();
+  fitsKnown.set(rope, ofRope);
+  const known = ofRope.get(device) ?? new Map<string, readonly Finding[]>();
+  ofRope.set(device, known);
+  const key = `${part}/${Object.values(use).join('/')}`;
+  const found = known.get(key) ?? ropeInDevice({ load: use, rope, part, device });
+  known.set(key, found);
+  return found;
+}
 
 /** The ropes of a line up to the first that is not chosen. */
 const chosenRopes = (line: RigLine) => {

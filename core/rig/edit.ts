@@ -29,24 +29,27 @@ function pathsOf(setup: Setup): ReadonlyMap<Ref, Path> {
   return found;
 }
 
-function setAt(value: unknown, path: Path, from: number, fields: Readonly<Json>): unknown {
-  if (from === path.length) return { ...(value as Json), ...fields };
-  const key = path[from]!;
-  if (Array.isArray(value)) {
-    const list = value.slice() as unknown[];
-    list[key as number] = setAt(list[key as number], path, from + 1, fields);
-    return list;
-  }
-  return { ...(value as Json), [key]: setAt((value as Json)[key], path, from + 1, fields) };
-}
-
 /** Several elements changed at once, which costs little where a set-up is tried many times; an id that is not there changes nothing. */
 export function withAll(setup: Setup, changes: readonly (readonly [ref: Ref, fields: Readonly<Json>])[]): Setup {
   const paths = pathsOf(setup);
-  return changes.reduce<Setup>((next, [ref, fields]) => {
+  // What was copied already is written to: every list and element on the way is copied once, however many changes pass it.
+  const copies = new Set<unknown>();
+  const own = (value: unknown): Json => {
+    if (copies.has(value)) return value as Json;
+    const copy = Array.isArray(value) ? value.slice() : { ...(value as Json) };
+    copies.add(copy);
+    return copy as Json;
+  };
+  let next = setup;
+  for (const [ref, fields] of changes) {
     const path = paths.get(ref);
-    return path ? (setAt(next, path, 0, fields) as Setup) : next;
-  }, setup);
+    if (!path) continue;
+    next = own(next) as unknown as Setup;
+    let at = next as unknown as Json;
+    for (const key of path) at = at[key] = own(at[key]);
+    Object.assign(at, fields);
+  }
+  return next;
 }
 
 /** The set-up with these fields of one element changed; `site` is the place. */

@@ -75,14 +75,22 @@ function modulusOf(index: RigIndex, a: Attachment): Interval {
 export function loadOf(index: RigIndex, a: Attachment): LoadCase | null {
   const person = heaviest(hangingBy(index, a));
   if (!person) return null;
-  const job = jobOf(index, a);
+  const { fallFactor, ropeBelow } = JOB_FACTS[jobOf(index, a)];
+  const { use, strands, persons, fall, tended, climbs, hangsOn } = useOf(index, a);
   return {
-    ...useOf(index, a),
+    use,
+    strands,
+    persons,
+    fall,
+    tended,
+    climbs,
+    hangsOn,
     massKg: person.massKg,
-    fallFactor: JOB_FACTS[job].fallFactor,
+    fallFactor,
     modulusKn: modulusOf(index, a),
-    slipKn: slipOf(index, a),
+    // Where nobody falls nothing slips in a catch: a plan makes thousands of loads.
+    slipKn: fallFactor ? slipOf(index, a) : null,
     brakeAngleRad: brakeAngleOf(a),
-    ropeBelow: JOB_FACTS[job].ropeBelow,
+    ropeBelow,
   };
 }

@@ -48,8 +48,10 @@ export interface RigIndex {
 
 const byId =
   <T extends { readonly id: Ref }>(list: readonly T[]) =>
-  (id: Ref) =>
-    list.find((x) => x.id === id);
+  (id: Ref): T | undefined => {
+    for (const x of list) if (x.id === id) return x;
+    return undefined;
+  };
 
 export function indexOf(setup: Setup): RigIndex {
   const attachment = byId(setup.attachments);
@@ -113,8 +115,15 @@ export function ropesOf(line: RigLine): Ropes | null {
 }
 
 /** Lines that an end sits on; none for a clip. */
-export const linesOf = (index: RigIndex, end: EndPart): RigLine[] =>
-  end.kind === 'clip' ? [] : end.on.flatMap(({ line }) => index.line(line) ?? []);
+export function linesOf(index: RigIndex, end: EndPart): RigLine[] {
+  const lines: RigLine[] = [];
+  if (end.kind === 'clip') return lines;
+  for (const { line } of end.on) {
+    const found = index.line(line);
+    if (found) lines.push(found);
+  }
+  return lines;
+}
 
 /** Ropes in a device or hitch: those of a doubled line, or one of each of two lines. null as long as one is not chosen. */
 export function ropesIn(index: RigIndex, end: EndPart): Ropes | null {

@@ -10,7 +10,8 @@ export interface Interval {
 
 /** Builds an interval; throws RangeError when the bounds are out of order or not finite (a programmer's mistake). */
 export function interval(low: number, best: number, high: number): Interval {
-  if (![low, best, high].every(Number.isFinite) || low > best || best > high) {
+  // Bounds in order and both ends finite: then so is what lies between. NaN fails every comparison.
+  if (!(low <= best && best <= high && low > -Infinity && high < Infinity)) {
     throw new RangeError(`interval: low <= best <= high and finite required, got ${low}, ${best}, ${high}`);
   }
   return { low, best, high };

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { needs, search, type Combination, type Need } from '@core/choose';
+import { needs, search, SEARCH_DEFAULTS, type Combination, type Need } from '@core/choose';
 import type { WayTest } from '@core/connector';
 import type { Item } from '@core/gear';
 import type { Setup } from '@core/rig';
@@ -7,6 +7,7 @@ import { paced } from './paced';
 
 /** More than anybody reads; the counts stay true. */
 const MOST_SENT = 200;
+const SEARCH = { ...SEARCH_DEFAULTS, mostRejected: MOST_SENT };
 
 export interface SearchAnswer {
   readonly combinations: readonly Combination[];
@@ -20,12 +21,12 @@ export interface SearchAnswer {
 const api = {
   /** Ranked combinations for what is open, and what is missing; `onRow` hears how many sets of ropes are done. Ended by terminating the worker. */
   search(open: Setup, items: readonly Item[], tests: readonly WayTest[], onRow: (done: number) => void): SearchAnswer {
-    const result = search(open, items, tests, undefined, paced(onRow));
+    const result = search(open, items, tests, SEARCH, paced(onRow));
     return {
       combinations: result.combinations.slice(0, MOST_SENT),
-      rejected: result.rejected.slice(0, MOST_SENT),
+      rejected: result.rejected,
       found: result.combinations.length,
-      stopped: result.rejected.length,
+      stopped: result.stopped,
       outcome: result.outcome,
       needs: needs(open, items, result),
     };
