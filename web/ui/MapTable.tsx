@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { useGrowing } from './useGrowing';
 import { useOneStop } from './useOneStop';
 
@@ -10,19 +10,63 @@ interface Named {
   readonly name: string;
 }
 
+type RowProps<R extends Named, C extends Named> = Omit<MapTableProps<R, C>, 'label' | 'corner' | 'rows'> & {
+  readonly row: R;
+};
+
+/** One row. While others grow in below, those that stand are not drawn again. */
+const Row = memo(function Row<R extends Named, C extends Named>({
+  row,
+  columns,
+  about,
+  chosen,
+  onChoose,
+  cell,
+  cellLabel,
+}: RowProps<R, C>) {
+  return (
+    <tr>
+      <th scope="row" className="sticky left-0 z-10 border-r border-b border-line bg-paper p-2 text-left">
+        <span className="block">{row.name}</span>
+        {about && <span className="num font-normal text-ink-2">{about(row)}</span>}
+      </th>
+      {columns.map((c) => {
+        const content = cell(row, c);
+        const pressed = chosen(row, c);
+        return (
+          <td key={c.id} className="border-b border-line p-0">
+            {content !== null && (
+              <button
+                type="button"
+                tabIndex={-1}
+                aria-pressed={pressed}
+                aria-label={cellLabel?.(row, c)}
+                className={`flex min-h-12 w-full flex-col items-center justify-center gap-0.5 py-1.5 hover:bg-sunk ${pressed ? 'bg-sunk shadow-[inset_0_0_0_3px_var(--ink)]' : ''}`}
+                onClick={() => onChoose(row, c)}
+              >
+                {content}
+              </button>
+            )}
+          </td>
+        );
+      })}
+    </tr>
+  );
+}) as <R extends Named, C extends Named>(props: RowProps<R, C>) => ReactNode;
+
 interface MapTableProps<R extends Named, C extends Named> {
   readonly label: string;
   readonly corner: string;
   readonly rows: readonly R[];
   readonly columns: readonly C[];
   /** Under the name of a row. */
-  readonly about?: (row: R) => ReactNode;
+  readonly about?: ((row: R) => ReactNode) | undefined;
   readonly chosen: (row: R, column: C) => boolean;
   readonly onChoose: (row: R, column: C) => void;
   /** What a cell shows; null leaves it empty. */
   readonly cell: (row: R, column: C) => ReactNode;
   /** Name of a cell, where what it shows does not say it. */
-  readonly cellLabel?: (row: R, column: C) => string;
+  readonly cellLabel?: ((row: R, column: C) => string) | undefined;
 }
 
 /** A large table of pairs to look over: names stay in sight, each cell is a button, one of them in the order of Tab and the others by arrow keys; rows grow in a few at a time. */
@@ -70,33 +114,8 @@ export function MapTable<R extends Named, C extends Named>({
           </tr>
         </thead>
         <tbody {...cells}>
-          {rows.slice(0, drawn).map((r) => (
-            <tr key={r.id}>
-              <th scope="row" className="sticky left-0 z-10 border-r border-b border-line bg-paper p-2 text-left">
-                <span className="block">{r.name}</span>
-                {about && <span className="num font-normal text-ink-2">{about(r)}</span>}
-              </th>
-              {columns.map((c) => {
-                const content = cell(r, c);
-                const pressed = chosen(r, c);
-                return (
-                  <td key={c.id} className="border-b border-line p-0">
-                    {content !== null && (
-                      <button
-                        type="button"
-                        tabIndex={-1}
-                        aria-pressed={pressed}
-                        aria-label={cellLabel?.(r, c)}
-                        className={`flex min-h-12 w-full flex-col items-center justify-center gap-0.5 py-1.5 hover:bg-sunk ${pressed ? 'bg-sunk shadow-[inset_0_0_0_3px_var(--ink)]' : ''}`}
-                        onClick={() => onChoose(r, c)}
-                      >
-                        {content}
-                      </button>
-                    )}
-                  </td>
-                );
-              })}
-            </tr>
+          {rows.slice(0, drawn).map((row) => (
+            <Row key={row.id} {...{ row, columns, about, chosen, onChoose, cell, cellLabel }} />
           ))}
         </tbody>
       </table>

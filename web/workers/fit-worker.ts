@@ -9,13 +9,17 @@ export interface FitMapRequest {
   readonly devices: readonly Device[];
 }
 
+/** A cell without its findings: nine hundred of them take long to be handed over, and one is read at a time. */
+export type FitMark = Omit<FitCell, 'findings'>;
+
 const api = {
   /** The whole map, row by row; `onRow` hears how many rows are done. Ended from outside by terminating the worker. */
-  fitMap({ job, ropes, devices }: FitMapRequest, onRow: (done: number) => unknown): FitCell[] {
+  fitMap({ job, ropes, devices }: FitMapRequest, onRow: (done: number) => unknown): FitMark[] {
     const tell = paced(onRow);
-    const cells: FitCell[] = [];
+    const cells: FitMark[] = [];
     for (const [i, rope] of ropes.entries()) {
-      cells.push(...fitRow(job, rope, devices));
+      for (const { ropeId, deviceId, severity, marginMm } of fitRow(job, rope, devices))
+        cells.push({ ropeId, deviceId, severity, marginMm });
       tell(i + 1);
     }
     return cells;

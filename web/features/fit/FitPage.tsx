@@ -1,7 +1,7 @@
 import { FileDown } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import type { FitCell } from '@core/fit';
+import { fitCell } from '@core/fit';
 import { SEVERITIES, type Severity } from '@core/finding';
 import { diameterOf, JOB_KEYS, JOBS, servesJob, type Device, type Job, type Rope } from '@core/gear';
 import { printNumber, printQuantity } from '@core/units';
@@ -13,6 +13,7 @@ import { downloadText } from '../../ui/download';
 import { SEVERITY_WORDS, SeverityMark } from '../../ui/SeverityMark';
 import { MapTable } from '../../ui/MapTable';
 import { WorkProgress } from '../../ui/WorkProgress';
+import type { FitMark } from '../../workers/fit-worker';
 import { useFitMap } from '../../workers/useFitMap';
 import { FindingList } from '../setups/FindingList';
 import { fitCsv } from './fit-csv';
@@ -56,9 +57,7 @@ export function FitPage() {
           type="button"
           className="btn"
           disabled={!ready}
-          onClick={() =>
-            ready && downloadText(`zevrin-fit-${job}.csv`, fitCsv(job, state.result, ropes, devices), 'text/csv')
-          }
+          onClick={() => ready && downloadText(`zevrin-fit-${job}.csv`, fitCsv(job, ropes, devices), 'text/csv')}
         >
           <FileDown aria-hidden className="size-5" />
           Save as CSV
@@ -131,6 +130,7 @@ export function FitPage() {
       {ready && !empty && (
         <FitTable
           key={job}
+          job={job}
           cells={state.result}
           ropes={ropes}
           devices={onlyAble ? able : devices}
@@ -144,7 +144,8 @@ export function FitPage() {
 }
 
 interface FitTableProps {
-  readonly cells: readonly FitCell[];
+  readonly job: Job;
+  readonly cells: readonly FitMark[];
   readonly ropes: readonly Rope[];
   readonly devices: readonly Device[];
   readonly order: Order;
@@ -152,16 +153,18 @@ interface FitTableProps {
 }
 
 /** How good each row and column is, for "best fit first": clear counts most. */
-function goodness(cells: readonly FitCell[]): ReadonlyMap<string, number> {
+function goodness(cells: readonly FitMark[]): ReadonlyMap<string, number> {
   const sums = new Map<string, number>();
   for (const { ropeId, deviceId, severity } of cells)
     for (const id of [ropeId, deviceId]) sums.set(id, (sums.get(id) ?? 0) + SEVERITIES.indexOf(severity) ** 2);
   return sums;
 }
 
-function FitTable({ cells, ropes, devices, order, filter }: FitTableProps) {
+function FitTable({ job, cells, ropes, devices, order, filter }: FitTableProps) {
   const { system } = usePreferences();
   const [chosen, setChosen] = useState<string | null>(null);
+  const [ropeId, deviceId] = chosen?.split('/') ?? [];
+  const [rope, device] = [ropes.find((r) => r.id === ropeId), devices.find((d) => d.id === deviceId)];
   const [finding, setFinding] = useState<number | null>(0);
   const at = useMemo(() => new Map(cells.map((c) => [`${c.ropeId}/${c.deviceId}`, c])), [cells]);
   const sums = useMemo(() => goodness(cells), [cells]);
@@ -181,7 +184,6 @@ function FitTable({ cells, ropes, devices, order, filter }: FitTableProps) {
   const sortedDevices = [...shownDevices].sort((a, b) =>
     order === 'fit' ? good(b.id) - good(a.id) || byName(a, b) : byName(a, b),
   );
-  const cell = chosen === null ? undefined : at.get(chosen);
   const cellOf = (r: Rope, d: Device) => at.get(`${r.id}/${d.id}`)!;
   const marginOf = (r: Rope, d: Device) => {
     const { marginMm } = cellOf(r, d);
@@ -230,13 +232,13 @@ function FitTable({ cells, ropes, devices, order, filter }: FitTableProps) {
             )}
           />
           <section aria-label="Chosen pair">
-            {cell ? (
+            {rope && device ? (
               <>
                 <h2 role="status" className="text-lg font-bold">
-                  {ropes.find((r) => r.id === cell.ropeId)?.name} in {devices.find((d) => d.id === cell.deviceId)?.name}
+                  {rope.name} in {device.name}
                 </h2>
                 <div className="mt-2">
-                  <FindingList findings={cell.findings} chosen={finding} onChoose={setFinding} />
+                  <FindingList findings={fitCell(job, rope, device).findings} chosen={finding} onChoose={setFinding} />
                 </div>
               </>
             ) : (

@@ -1,21 +1,16 @@
 import { unparse } from 'papaparse';
-import type { FitCell } from '@core/fit';
+import { fitRow } from '@core/fit';
 import { renderFinding } from '@core/finding';
 import { JOBS, type Device, type Job, type Rope } from '@core/gear';
 
 /** The fit map as CSV (RFC 4180), one line per pair; numbers in mm whatever the units on the screen. */
-export function fitCsv(
-  job: Job,
-  cells: readonly FitCell[],
-  ropes: readonly Rope[],
-  devices: readonly Device[],
-): string {
-  const ropeName = new Map(ropes.map((r) => [r.id, r.name]));
+export function fitCsv(job: Job, ropes: readonly Rope[], devices: readonly Device[]): string {
   const deviceName = new Map(devices.map((d) => [d.id, d.name]));
+  const cells = ropes.flatMap((rope) => fitRow(job, rope, devices).map((cell) => ({ ...cell, rope: rope.name })));
   return unparse(
-    cells.map(({ ropeId, deviceId, severity, marginMm, findings }) => ({
+    cells.map(({ rope, deviceId, severity, marginMm, findings }) => ({
       job: JOBS[job],
-      rope: ropeName.get(ropeId) ?? ropeId,
+      rope,
       device: deviceName.get(deviceId) ?? deviceId,
       verdict: severity,
       margin_mm: marginMm === null ? '' : Number(marginMm.toFixed(3)),
