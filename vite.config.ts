@@ -16,7 +16,11 @@ export default defineConfig({
   root: here('web'),
   plugins: [zodOfThePage, react(), tailwindcss()],
   resolve: {
-    alias: [{ find: /^@core\/([a-z-]+)$/, replacement: here('core') + '/$1/index.ts' }],
+    alias: [
+      // The package itself always points at its development build, checks and texts for developers included.
+      { find: /^react-router$/, replacement: here('node_modules/react-router/dist/production/index.mjs') },
+      { find: /^@core\/([a-z-]+)$/, replacement: here('core') + '/$1/index.ts' },
+    ],
   },
   worker: { plugins: () => [zodOfThePage], format: 'es' },
   build: { outDir: here('dist'), emptyOutDir: true, manifest: true, target: 'es2022' },

@@ -2,10 +2,11 @@ export { endMeasures, holeNeededMm, seatThicknessMm, type EndMeasures } from './
 export { gateFindings, type GateFacing, type GateInput, type GateState } from './gate.ts';
 export { fallForceKn, jobLoadKn } from './job-load.ts';
 export { nextTests, wayRow, type NextTest, type WayCell } from './next-tests.ts';
-export { judgeTestedWays, testsOf, WAY_RESULTS, wayTestSchema, withOwnTests, type WayTest } from './own-tests.ts';
+export { judgeTestedWays, withOwnTests } from './own-tests.ts';
 export { pairFindings, type PairInput } from './pair.ts';
 export { endFinding, roomFindings, seatFindings, strengthFinding, type SeatInput } from './seat.ts';
 export { offSpineShare, strengthLeftKn } from './strength-left.ts';
 export { seatKind, WAY_ENDS, WAY_FROM, WAY_GATES, wayKey, wayName, waySchema, waysOf, type Way } from './way.ts';
+export { testsOf, WAY_RESULTS, wayTestSchema, type WayTest } from './way-test.ts';
 export type { WayInput } from './way-input.ts';
 export { compareWays, judgeWay, judgeWays, playMm, type WayReport } from './ways.ts';

@@ -1,5 +1,6 @@
 import { usualLoad, type Connector, type Device, type Job } from '../gear/index.ts';
-import { judgeTestedWays, testsOf, type WayTest } from './own-tests.ts';
+import { judgeTestedWays } from './own-tests.ts';
+import { testsOf, type WayTest } from './way-test.ts';
 import { seatKind } from './way.ts';
 import type { WayReport } from './ways.ts';
 

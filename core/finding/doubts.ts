@@ -1,5 +1,5 @@
 import type { FindingCode } from './codes.ts';
-import type { Finding, Ref } from './finding.ts';
+import type { Finding, Ref } from './schema.ts';
 
 /**
  * What a finding puts in doubt about the element it is about, when it is not clear:

@@ -1,22 +1,7 @@
 export { FINDING_CODES, type FindingCodeEntry } from './code-register.ts';
 export type { FindingCode } from './codes.ts';
 export { DOUBTS, doubtedBy, type Doubt } from './doubts.ts';
-export {
-  about,
-  finding,
-  findingKeys,
-  findingNumberSchema,
-  findingSchema,
-  overall,
-  refSchema,
-  SEVERITIES,
-  worse,
-  worstFirst,
-  type Finding,
-  type FindingNumber,
-  type Ref,
-  type Severity,
-} from './finding.ts';
+export { about, finding, findingKeys, overall, worse, worstFirst } from './finding.ts';
 export {
   fillTemplate,
   literal,
@@ -28,3 +13,13 @@ export {
   type RenderedNumber,
   type Sentence,
 } from './render.ts';
+export {
+  findingNumberSchema,
+  findingSchema,
+  refSchema,
+  SEVERITIES,
+  type Finding,
+  type FindingNumber,
+  type Ref,
+  type Severity,
+} from './schema.ts';

@@ -1,5 +1,5 @@
 import { printInterval, printQuantity, type UnitSystem } from '../units/index.ts';
-import type { Finding, FindingNumber } from './finding.ts';
+import type { Finding, FindingNumber } from './schema.ts';
 
 export interface RenderedNumber {
   readonly key: string;

@@ -4,13 +4,7 @@ import { constant, threshold } from '../sources/index.ts';
 import { exactly, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../units/index.ts';
 import { sheathOfBoth, type Weather } from './conditions.ts';
 import { cordStrengthKn, hitchGripMargin } from './hitch-grip.ts';
-
-export const HITCHES = {
-  autoblock: 'French Prusik (autoblock)',
-  prusik: 'Prusik',
-  klemheist: 'Klemheist',
-} as const;
-export type HitchKind = keyof typeof HITCHES;
+import { HITCHES, type HitchKind } from './hitch-kinds.ts';
 
 /** A cord tied around a rope: what can be judged before it hangs on anything. */
 export interface HitchOnRopeInput {

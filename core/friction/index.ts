@@ -3,6 +3,7 @@ export { brakeFigures, brakeHand, type BrakeFigures, type BrakeHandInput, type B
 export { capstanRatio, effectiveAngleRad, type Contact } from './capstan.ts';
 export { frictionShifts, sheathOfBoth, type Conditions, type FrictionShift, type Weather } from './conditions.ts';
 export { deviceExponent, type DeviceExponentInput } from './device-exponent.ts';
-export { hitchFindings, hitchOnRope, HITCHES, type HitchInput, type HitchKind } from './hitch-findings.ts';
+export { hitchFindings, hitchOnRope, type HitchInput } from './hitch-findings.ts';
+export { HITCHES, type HitchKind } from './hitch-kinds.ts';
 export { bite, cordStrengthKn, hitchGripMargin, type HitchGripInput } from './hitch-grip.ts';
 export { tubeExponent, type TubeInput } from './tube.ts';
