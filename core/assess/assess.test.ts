@@ -87,7 +87,12 @@ describe('nothing goes unjudged in silence', () => {
     ropeB: { item: club.thickRope },
     joiningKnot: { knot: 'flat-overhand' },
   });
-  const corpus = [...variedSetups().map((v) => v.setup), joined].map((setup) => ({ setup, ctx: contextOf(setup) }));
+  // Nor is ice, which asks more of a toothed clamp.
+  const icy = changed(SETUPS.ascend, { site: { weather: 'icy' } });
+  const corpus = [...variedSetups().map((v) => v.setup), joined, icy].map((setup) => ({
+    setup,
+    ctx: contextOf(setup),
+  }));
   const notJudged = (setup: Setup, judges: readonly Judge[]) =>
     assess(setup, judges).findings.filter((f) => f.code === 'rig.not-judged');
   const whole = new Map(corpus.map(({ setup }) => [setup, notJudged(setup, JUDGES)]));

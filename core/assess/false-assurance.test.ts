@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { hanging, holdsFromRig } from '../hold/index.ts';
+import { contextOf } from '../parts/index.ts';
 import { UNDECLARED_DEVICE, type Device, type Item, type Person } from '../gear/index.ts';
 import { slotsOf } from '../parts/index.ts';
 import { wellRigged, withItem, variation, type Setup } from '../rig/index.ts';
@@ -157,9 +159,13 @@ describe('ropes', () => {
   it('a line that is too short for a tie at the base of the tree', () => {
     const tree = (lengthM: number) =>
       found(
-        sample('tree-stationary', {}, { ropeA: { ...club.thickRope, lengthM, measuredLengthM: lengthM } as Item }),
+        sample(
+          'tree-stationary',
+          { fastening: { tiedAt: 'unknown' } },
+          { ropeA: { ...club.thickRope, lengthM, measuredLengthM: lengthM } as Item },
+        ),
       ).filter((f) => f.startsWith('geometry.base-tie'));
-    expect(tree(38)).toEqual(['geometry.base-tie mind']);
+    expect(tree(38)).toEqual(['geometry.base-tie untested']);
     expect(tree(39)).toEqual([]);
   });
 });
@@ -280,4 +286,124 @@ describe('devices at an anchor', () => {
     expect(found(sample('pick-off', {}, { device: { ...device('device-gantry'), personsRated: 'one' } }))).toContain(
       'fit.one-person-only stop',
     ));
+});
+
+describe('condition and helmet', () => {
+  const worn = (condition: string) => (ref: string) => {
+    const setup = sample('rappel-double');
+    return found(withItem(setup, ref, { ...itemAt<Item>(setup, ref), condition } as Item));
+  };
+  it.each(['ropeA', 'extension', 'hitch', 'harness'])(
+    '%s: damaged is Stop, worn Mind, not looked over Not tested',
+    (ref) => {
+      expect(worn('damaged')(ref)).toContain('rig.condition stop');
+      expect(worn('worn')(ref)).toContain('rig.condition mind');
+      expect(worn('unknown')(ref)).toContain('rig.condition untested');
+      expect(worn('sound')(ref)).toEqual([]);
+    },
+  );
+  it('a backup of damaged cord is not counted as holding', () => {
+    const setup = sample('rappel-double');
+    const damaged = withItem(setup, 'hitch', { ...itemAt<Item>(setup, 'hitch'), condition: 'damaged' } as Item);
+    const holds = (s: Setup) => {
+      const ctx = contextOf(s);
+      return holdsFromRig(ctx, hanging(ctx)[0]!, assess(s).findings).holds.map((h) => h.id);
+    };
+    expect(holds(setup)).toContain('below');
+    expect(holds(damaged)).not.toContain('below');
+  });
+  it.each(['climber', 'partner'])('helmet of the %s', (ref) => {
+    const with_ = (helmet: string) => found(sample('rappel-double', { [ref]: { helmet } }));
+    expect(with_('none')).toContain('rig.helmet mind');
+    expect(with_('unknown')).toContain('rig.helmet untested');
+    expect(with_('worn')).toEqual([]);
+  });
+});
+
+describe('how the rope lies in the device', () => {
+  const said = (name: SampleName, fields: object) => found(sample(name, { device: { ...fields } }));
+  it.each([
+    ['ascend', 'backwards', 'stop'],
+    ['belay-second', 'backwards', 'stop'],
+    ['self-belay-top-rope', 'connector-only', 'stop'],
+    ['rappel-double', 'connector-only', 'stop'],
+    ['rappel-double', 'backwards', 'mind'],
+    ['belay-leader', 'unknown', 'untested'],
+  ] as const)('%s, %s: %s', (name, threaded, severity) =>
+    expect(said(name, { threaded })).toContain(`fit.threaded ${severity}`),
+  );
+  it('a Munter hitch is tied, not threaded', () =>
+    expect(said('lower', { threaded: 'unknown' }).filter((f) => f.startsWith('fit.threaded'))).toEqual([]));
+  it('over the smooth side of a tube with grooves the hand must pull as at a tube without', () => {
+    const need = (brakeSide: string) =>
+      assess(sample('rappel-double', { device: { brakeSide } })).figures.brake.main!.bottomN.best;
+    expect(said('rappel-double', { brakeSide: 'smooth' })).toContain('fit.brake-side mind');
+    expect(said('rappel-double', { brakeSide: 'unknown' })).toContain('fit.brake-side untested');
+    expect(need('smooth')).toBeGreaterThan(1.3 * need('grooves'));
+    expect(need('unknown')).toBe(need('smooth'));
+    const plain = withItem(sample('rappel-double'), 'device', { ...club.groovedTube, family: 'tube-plain' });
+    expect(need('smooth')).toBeCloseTo(assess(plain).figures.brake.main!.bottomN.best, 9);
+  });
+  it('a plate that holds by itself is not asked for its grooves', () =>
+    expect(said('belay-second', { brakeSide: 'unknown' }).filter((f) => f.startsWith('fit.brake-side'))).toEqual([]));
+  it.each([
+    ['no', 'stop'],
+    ['other-rope', 'untested'],
+    ['unknown', 'untested'],
+  ] as const)('a bollard tuned: %s', (tuned, severity) =>
+    expect(said('tree-stationary', { tuned })).toContain(`fit.not-tuned ${severity}`),
+  );
+  it('nothing else is asked for its tuning', () =>
+    expect(said('ascend', { tuned: 'no' }).filter((f) => f.startsWith('fit.not-tuned'))).toEqual([]));
+  it.each([
+    ['open', 'stop'],
+    ['unknown', 'untested'],
+  ] as const)('a toothed clamp on icy rope, upper hole %s', (upperHole, severity) => {
+    const icy = { site: { weather: 'icy' } };
+    expect(found(sample('ascend', { ...icy, device: { upperHole } }))).toContain(`fit.upper-hole ${severity}`);
+    expect(found(sample('ascend', { device: { upperHole } })).filter((f) => f.startsWith('fit.upper-hole'))).toEqual(
+      [],
+    );
+    expect(found(sample('ascend', icy)).filter((f) => f.startsWith('fit.upper-hole'))).toEqual([]);
+  });
+});
+
+describe('ropes that brake or catch otherwise', () => {
+  const light: Person = { ...club.wren, massKg: 46 };
+  const rope = (change: object) => {
+    const setup = sample('rappel-double', { site: { anchorHeightM: 28 } }, { climber: light });
+    return found(
+      withItem(setup, 'ropeA', {
+        ...itemAt<Item>(setup, 'ropeA'),
+        nominalDiameterMm: 11,
+        measuredDiameterMm: 11,
+        ...change,
+      } as Item),
+    );
+  };
+  it('a light person on stiff thick rope does not run; not known is not clear', () => {
+    expect(rope({ stiffness: 'stiff' })).toContain('friction.rope-holds-back mind');
+    expect(rope({ stiffness: 'unknown' }).some((f) => f.startsWith('friction.rope-holds-back'))).toBe(true);
+  });
+  it('a belayer who is tied low and in line is not lifted', () => {
+    const child: Person = { ...club.wren, massKg: 40 };
+    const stands = (how: string) =>
+      found(sample('belay-top-rope', { belayer: { stands: how } }, { belayer: child, climber: club.tomas }));
+    expect(stands('free')).toContain('belay.masses stop');
+    expect(stands('anchored')).not.toContain('belay.masses stop');
+  });
+});
+
+describe('a line tied at the base of the tree', () => {
+  const tied = (tiedAt: string, lengthM: number) => {
+    const setup = sample('tree-stationary', { fastening: { tiedAt } });
+    const rope = { ...itemAt<Item>(setup, 'ropeA'), lengthM, measuredLengthM: lengthM } as Item;
+    return found(withItem(setup, 'ropeA', rope)).filter((f) => f.startsWith('geometry.base-tie'));
+  };
+  it('needs twice the height: too short is Stop, not said Not tested, tied above nothing', () => {
+    expect(tied('base', 30)).toEqual(['geometry.base-tie stop']);
+    expect(tied('unknown', 30)).toEqual(['geometry.base-tie untested']);
+    expect(tied('top', 30)).toEqual([]);
+    expect(tied('base', 120)).toEqual([]);
+  });
 });

@@ -27,6 +27,7 @@ const belayerOf = (a: Attachment, { index }: Context): RigPerson | undefined =>
 
 /** A belayer who is tied to an anchor is not lifted; clipped to another part of the rig one is. */
 const anchored = (person: Ref, { setup, index }: Context): boolean =>
+  index.person(person)?.stands === 'anchored' ||
   setup.attachments.some(
     ({ root, end }) =>
       root.kind === 'harness' && root.person === person && end.kind === 'clip' && index.anchor(end.to) !== undefined,

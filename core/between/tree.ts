@@ -64,13 +64,18 @@ export const baseTieJudge: Judge = {
     if (!ropes || ctx.descentM <= 0) return [];
     const haveM = ropeLengthM(ropes.ropeA);
     const needM = 2 * ctx.descentM + threshold('baseTieExtraM');
-    if (haveM.low >= needM) return [];
+    const { tiedAt } = line.fastening;
+    if (tiedAt === 'top' || haveM.low >= needM) return [];
+    const atBase = tiedAt === 'base';
+    const never = haveM.high < needM;
     return [
       finding({
         code: 'geometry.base-tie',
-        severity: 'mind',
+        severity: atBase ? (never ? 'stop' : 'mind') : 'untested',
         subject: [line.id],
-        says: 'The line is too short to be tied at the base of the tree: it must be tied in the canopy.',
+        says: atBase
+          ? `Tied at the base of the tree the line ${never ? 'does not reach' : 'may not reach'} the ground again.`
+          : 'It is not said where the line is tied, and for a tie at the base it is too short.',
         because: 'Tied at the base it takes {need} and the way to the base; there are {have~}, {margin~} to spare.',
         remedy: 'Tie it in the canopy and know how it is let down in an emergency, or take a longer line.',
         numbers: [

@@ -1,4 +1,5 @@
 import type { Migration } from './migrate.ts';
+import { from4To5 } from './to-v5.ts';
 import { choice4, setup4, setupsWithChoices } from './to-v4.ts';
 
 /*
@@ -125,9 +126,17 @@ export const MIGRATIONS: readonly Migration[] = [
       };
     },
   },
+  {
+    from: 4,
+    name: 'condition of gear, helmets, how a device is threaded and tuned',
+    up: (document) => from4To5(document) as Json,
+  },
 ];
 
 const check4 = (check: Json): Json => (isObject(check.setup) ? { ...check, setup: setup4(check.setup) } : check);
+
+/** One stored entry of a collection, from version 4 to 5. */
+export const entryFrom4To5 = (entry: unknown): unknown => from4To5(entry);
 
 /** One stored entry of a collection, from version 3 to 4. Choices become set-ups: the database moves them. */
 export function entryFrom3To4(collection: string, entry: unknown): unknown {

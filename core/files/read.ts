@@ -82,6 +82,10 @@ const KNEW: Readonly<Record<number, { readonly kinds: readonly string[]; readonl
     kinds: ['workspace', 'setup', 'choice', 'sequence'],
     collections: ['items', 'people', 'setups', 'checks', 'uses', 'choices', 'wayTests', 'sequences'],
   },
+  4: {
+    kinds: ['workspace', 'setup', 'sequence'],
+    collections: ['items', 'people', 'setups', 'checks', 'uses', 'wayTests', 'sequences'],
+  },
 };
 
 /** A file that says an older version than it was written by: bringing it up would drop what that version did not know. */

@@ -37,6 +37,8 @@ export interface BrakeHandInput {
    * below the device; `none`: it hangs on neither side to speak of.
    */
   readonly rope?: 'below' | 'load' | 'none';
+  /** The brake strand runs over the smooth side of a tube that has grooves. */
+  readonly smoothSide?: boolean;
   /** Ratio by which the rope over an anchor lightens the load, >= 1; left out: no such anchor. */
   readonly overAnchor?: Interval;
 }
@@ -70,7 +72,7 @@ const HAND_ABOVE_RAD = 0;
 /** All forces of the brake hand along the descent; null for a family whose braking is not computed. */
 export function brakeFigures(input: BrakeHandInput): BrakeFigures | null {
   const { climber, device, ropeA, ropeB, weather, descentM, extraConnector } = input;
-  const { brake } = traitsOf(device.family);
+  const brake = brakeOf(device, input.smoothSide ?? false);
   if (brake === null) return null;
   const strandB = ropeB ?? ropeA;
   const single = linearDensityKgPerM(ropeA);
@@ -108,6 +110,12 @@ export function brakeFigures(input: BrakeHandInput): BrakeFigures | null {
     handN: hand.forceN,
     handMeasured: hand.measured,
   };
+}
+
+/** How a device brakes with the brake strand on one side of it: over its smooth side a grooved tube is a tube. */
+export function brakeOf({ family }: Device, smoothSide: boolean): BrakeKind | null {
+  const { brake } = traitsOf(family);
+  return smoothSide && brake === 'grooved-tube' ? 'tube' : brake;
 }
 
 /** In a tube a second connector bends the rope more; what it does in other devices is not known. */
@@ -235,18 +243,37 @@ function aboveTheDevice({ backupStands }: BrakeHandInput, figures: BrakeFigures)
   ];
 }
 
-function heldBack({ extraConnector, rope = 'below' }: BrakeHandInput, figures: BrakeFigures): Finding[] {
-  if (rope !== 'below' || figures.topN.best >= threshold('ropeHoldsBackN')) return [];
+/**
+ * A rope that brakes by itself. Stiff rope does not bend into the device and runs worse than reckoned: there the low end decides, at any depth;
+ * where the stiffness is not known, the low end leaves it open.
+ */
+function heldBack(input: BrakeHandInput, { topN, bottomN }: BrakeFigures): Finding[] {
+  const { extraConnector, rope = 'below' } = input;
+  const limitN = threshold('ropeHoldsBackN');
+  const stiff = [input.ropeA, input.ropeB ?? input.ropeA].map((r) => r.stiffness);
+  const isStiff = stiff.includes('stiff');
+  const allTheWay = isStiff && bottomN.low < limitN;
+  const held = topN.best < limitN || (isStiff && topN.low < limitN);
+  const open = !held && stiff.includes('unknown') && topN.low < limitN;
+  if (rope !== 'below' || (!held && !open)) return [];
   return [
     finding({
       code: 'friction.rope-holds-back',
-      severity: 'mind',
+      severity: open ? 'untested' : 'mind',
       subject: ['brakeHand', 'device'],
-      says: 'At the top the rope brakes by itself: it has to be fed.',
-      because:
-        'The rope below weighs so much that the hand needs only {top~} there. A light person gets stuck and is tempted to open the hitch.',
-      remedy: `Feed rope up through the device with the hitch in hand${extraConnector ? ', or leave out the second connector' : ''}; do not take the hitch off to get going.`,
-      numbers: [force('top', 'Needed at the top', figures.topN)],
+      says: open
+        ? 'It is not known how stiff the rope is: a stiff one may not run at the top.'
+        : allTheWay
+          ? 'The stiff rope may brake by itself all the way down: it has to be fed.'
+          : 'At the top the rope brakes by itself: it has to be fed.',
+      because: `${allTheWay ? 'The hand needs only {bottom~} at the bottom, and {top~} at the top.' : 'The rope below weighs so much that the hand needs only {top~} there.'} A light person gets stuck and is tempted to open the hitch.`,
+      remedy: open
+        ? 'Bend the rope into the device and try it low above the ground; then enter how stiff it is.'
+        : `Feed rope up through the device with the hitch in hand${extraConnector ? ', or leave out the second connector' : ''}; do not take the hitch off to get going.`,
+      numbers: [
+        force('top', 'Needed at the top', topN),
+        ...(allTheWay ? [force('bottom', 'Needed at the bottom', bottomN)] : []),
+      ],
     }),
   ];
 }

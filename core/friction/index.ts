@@ -1,5 +1,12 @@
 export { brakeForceN, handForceN, type BrakeForceInput } from './brake-force.ts';
-export { brakeFigures, brakeHand, type BrakeFigures, type BrakeHandInput, type BrakePoint } from './brake-hand.ts';
+export {
+  brakeFigures,
+  brakeHand,
+  brakeOf,
+  type BrakeFigures,
+  type BrakeHandInput,
+  type BrakePoint,
+} from './brake-hand.ts';
 export { capstanRatio, effectiveAngleRad, type Contact } from './capstan.ts';
 export { frictionShifts, sheathOfBoth, type Conditions, type FrictionShift, type Weather } from './conditions.ts';
 export { deviceExponent, type DeviceExponentInput } from './device-exponent.ts';

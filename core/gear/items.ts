@@ -27,6 +27,19 @@ const measuredDiameter = (what: string) =>
     'Your own caliper reading. It beats the label.',
   ).nullable();
 
+/** What a look over the whole length told, by eye and by hand. */
+const condition = (what: string) =>
+  choice(
+    {
+      sound: 'Sound, looked over by eye and hand',
+      worn: 'Worn, still in use',
+      damaged: 'Damaged, or not to be trusted',
+      unknown: 'Not looked over',
+    },
+    `Condition of the ${what}`,
+    'Cuts, soft or stiff places, melted or bleached fibre, seams; what its maker sets as an end.',
+  );
+
 export const ropeSchema = z.strictObject({
   ...common,
   kind: z.literal('rope'),
@@ -57,6 +70,18 @@ export const ropeSchema = z.strictObject({
     { marked: 'Marked', bicolour: 'Changes colour', none: 'Not marked', unknown: 'Not known' },
     'Middle of the rope',
   ),
+  condition: condition('rope'),
+  stiffness: choice(
+    { supple: 'Supple', usual: 'Usual', stiff: 'Stiff, it hardly bends into the device', unknown: 'Not known' },
+    'Stiffness',
+  ),
+  impactForceKn: measure(
+    'strengthKn',
+    3,
+    15,
+    'Impact force on the label',
+    'Of the standard fall. Empty: what its kind of rope usually has.',
+  ).nullable(),
   note: note(),
 });
 
@@ -79,6 +104,7 @@ export const cordSchema = z.strictObject({
     'End to end. It beats the estimate from the cut length.',
   ).nullable(),
   declaredStrengthKn: measure('strengthKn', 0.5, 60, 'Declared strength of one strand').nullable(),
+  condition: condition('cord'),
   note: note(),
 });
 
@@ -89,6 +115,7 @@ export const slingSchema = z.strictObject({
   widthMm: measure('diameterMm', 5, 40, 'Width'),
   loopLengthMm: measure('lengthMm', 150, 2500, 'Length, pulled flat', 'End to end, as slings are sold.'),
   strengthKn: measure('strengthKn', 5, 60, 'Declared strength').nullable(),
+  condition: condition('sling'),
   note: note(),
 });
 
@@ -278,6 +305,7 @@ export const harnessSchema = z.strictObject({
     'Leg loops',
     'See the instructions of the harness.',
   ),
+  condition: condition('harness'),
   note: note(),
 });
 

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { assess } from '../assess/index.ts';
 import { contextOf } from '../parts/index.ts';
-import { wellRigged, withItem, withFields, type Setup } from '../rig/index.ts';
+import { wellRigged, withItem, withFields, without, type Setup } from '../rig/index.ts';
 import { changed, club, filled, rappelDouble, rappelDoubleFaulty, SETUPS, variedSetups } from '../samples/index.ts';
 import {
   closure,
@@ -285,4 +285,27 @@ describe('ways of backing up, side by side', () => {
   });
   it('nobody who belays from the ground gets a table for a rappel', () =>
     expect(waysToBackUp(SETUPS['belay-top-rope'], [])).toEqual([]));
+});
+
+describe('one thing that grips the rope', () => {
+  const alone = (name: 'ascend' | 'self-belay-top-rope' | 'tree-stationary', ...gone: string[]) =>
+    holdCodes(gone.reduce((s, id) => without(s, id), SETUPS[name])).filter((c) => c.includes('one-attachment'));
+  it('up a rope and alone on a top rope it is Stop; with knots below Mind, with a hitch above nothing', () => {
+    expect(alone('ascend', 'above')).toEqual(['hold.one-attachment stop']);
+    expect(alone('ascend')).toEqual([]);
+    expect(alone('self-belay-top-rope', 'stop-knot')).toEqual(['hold.one-attachment stop']);
+    expect(alone('self-belay-top-rope')).toEqual(['hold.one-attachment mind']);
+  });
+  it('a hitch above that does not count leaves one attachment', () =>
+    expect(holdCodes(changed(SETUPS.ascend, { 'above-hitch': { eyes: 'one' } }))).toContain(
+      'hold.one-attachment stop',
+    ));
+  it('is not asked for where a hand tends the device, nor said twice', () => {
+    expect(holdCodes(SETUPS['rappel-single'])).not.toContain('hold.one-attachment stop');
+    const bare = without(SETUPS.ascend, 'above');
+    const said = assess(bare)
+      .findings.filter((f) => f.code === 'hold.single-point')
+      .flatMap((f) => f.subject);
+    expect(said).not.toContain('device');
+  });
 });

@@ -1,4 +1,5 @@
 import { doubtedBy, DOUBTS, finding, literal, type Finding } from '../finding/index.ts';
+import type { Job } from '../gear/index.ts';
 import type { Context } from '../parts/index.ts';
 import { belaysFromHarness, deviceOf, type RigPerson } from '../rig/index.ts';
 import { singlePoints } from './cut-sets.ts';
@@ -54,12 +55,46 @@ export function holdFindings(ctx: Context, findings: readonly Finding[]): Findin
     const model = holdsFromRig(ctx, person, findings);
     if (model.holds.length === 0) return [nothing(model, person, all.length > 1)];
     const singles = singlePointsOf(ctx, model, findings);
-    return [...handAlone(ctx, model, singles, findings), ...inDoubt(singles, findings), ...acceptable(singles)];
+    const alone = singles.filter(({ fault }) => needsSecond(ctx, fault));
+    return [
+      ...handAlone(ctx, model, singles, findings),
+      ...alone.map(({ fault }) => oneAttachment(ctx, fault)),
+      ...inDoubt(
+        singles.filter((s) => !alone.includes(s)),
+        findings,
+      ),
+      ...acceptable(singles),
+    ];
   });
   // What is said alike of two persons is said once.
   return found.filter(
     (f, i) => found.findIndex((o) => o.code === f.code && o.subject.join() === f.subject.join()) === i,
   );
+}
+
+/** Jobs in which a person climbs on what grips the rope by itself: two attachments of full strength, common practice. */
+const ON_TWO: ReadonlySet<Job> = new Set(['ascend', 'self-belay-top-rope']);
+const needsSecond = (ctx: Context, fault: Fault): boolean => untended(ctx, fault) && ON_TWO.has(ctx.setup.job);
+
+/** One clamp, one grab: nothing is left when it opens. Knots in the rope below shorten the fall to the next one. */
+function oneAttachment(ctx: Context, fault: Fault): Finding {
+  const a = ctx.index.ownerOf(fault.part)!;
+  const lines = a.end.kind === 'device' ? a.end.on.map((o) => o.line) : [];
+  const knots = ctx.setup.attachments.some(
+    ({ root, end }) => root.kind === 'part' && end.kind === 'knot' && end.on.some((o) => lines.includes(o.line)),
+  );
+  return finding({
+    code: 'hold.one-attachment',
+    severity: knots ? 'mind' : 'stop',
+    subject: [fault.part],
+    says: `Only one thing that grips the rope holds: when ${literal(fault.says)}, ${knots ? 'the next knot below is what stops the fall' : 'nothing is left'}.`,
+    because: knots
+      ? 'Between two knots you fall as far as you climbed since the last one, onto a device that has just let go.'
+      : 'What opens or slips once has nothing behind it. A foot loop is no attachment.',
+    remedy: knots
+      ? 'Tie the next knot every few metres, or add a second attachment of full strength.'
+      : 'Add a second attachment of full strength, at best on a rope of its own, or tie knots below you every few metres.',
+  });
 }
 
 const nothing = (model: HoldModel, person: RigPerson, named: boolean): Finding =>

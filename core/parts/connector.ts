@@ -36,6 +36,8 @@ export const connectorStrengthJudge: Judge = {
     if (!item || !load) return [];
     const device = deviceOf(a)?.item;
     if (!load.fall && load.tended) return [strengthFinding(item, ref, jobLoadKn(load, deviceOf(a)?.item ?? null))];
+    // Nothing runs through a hitch or a clip: the whole load comes on its connector.
+    if (a.end.kind !== 'device') return [strengthFinding(item, ref, jobLoadKn(load, null))];
     if (!device) return [unknownLoad(ref, item.name)];
     // Judged in the way that is known or planned, else in the best there is: what is not said is said elsewhere.
     const ways = waysOf(item, device);

@@ -23,6 +23,7 @@ import {
   linesOf,
   loadOf,
   mainConnector,
+  onSmoothSide,
   ropesIn,
   ropeSlots,
   ropesOf,
@@ -145,6 +146,7 @@ export function contextOf(setup: Setup): Context {
     return {
       climber: braker,
       device: end.item,
+      smoothSide: onSmoothSide(end),
       extraConnector: besideConnector(a) !== null,
       ...ropes,
       strands: strandsIn(end),

@@ -2,7 +2,15 @@ import { about as named, finding, type Finding, type Ref } from '../finding/inde
 import type { Device, Rope, UseCase } from '../gear/index.ts';
 import { ropeInDevice } from '../fit/index.ts';
 import { brakeHand } from '../friction/index.ts';
-import { deviceOf, linesOf, mainConnector, ropeSlots, type Attachment, type RigLine } from '../rig/index.ts';
+import {
+  deviceOf,
+  linesOf,
+  mainConnector,
+  ropeSlots,
+  type Attachment,
+  type DeviceEnd,
+  type RigLine,
+} from '../rig/index.ts';
 import { brakes, type Context } from './context.ts';
 import { between, type Claim, type Judge } from './judge.ts';
 
@@ -126,7 +134,10 @@ export const brakeJudge: Judge = {
     const input = ctx.brakeInput(a);
     return [
       ...(input
-        ? named(brakeHand({ ...input, backupStands: false }), { ...namesAt(a, ctx), ropeA: firstRope(a, ctx) })
+        ? named([...brakeHand({ ...input, backupStands: false }), ...onTheGrooves(input, deviceOf(a)!)], {
+            ...namesAt(a, ctx),
+            ropeA: firstRope(a, ctx),
+          })
         : []),
       ...ledUnknown(a, ctx),
     ];
@@ -136,6 +147,13 @@ export const brakeJudge: Judge = {
     return partsOf(a, ctx);
   },
 };
+/** Where the side is not said, the grooves could be what lets the rope brake by itself. */
+function onTheGrooves(input: NonNullable<ReturnType<Context['brakeInput']>>, end: DeviceEnd): Finding[] {
+  if (end.brakeSide !== 'unknown') return [];
+  const held = (smoothSide: boolean) =>
+    brakeHand({ ...input, smoothSide, backupStands: false }).filter((f) => f.code === 'friction.rope-holds-back');
+  return held(true).length > 0 ? [] : held(false);
+}
 const firstRope = (a: Attachment, { index }: Context): Ref => ropeSlots(linesOf(index, a.end)[0]!)[0]!.id;
 
 /** A device at the anchor: how the brake strand is led decides what it holds. */

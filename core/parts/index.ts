@@ -1,5 +1,6 @@
 export { chosenJudge, slotsOf, twiceJudge, type Slot } from './chosen.ts';
 export { connectorAt, connectors, connectorStrengthJudge, fits, gateJudge, rootJudge } from './connector.ts';
+export { conditionJudge } from './condition.ts';
 export { brakes, contextOf, loadParts, type Context } from './context.ts';
 export { brakeJudge, devices, fitJudge, namesAt, strandsJudge } from './device.ts';
 export { hitches, hitchJudge } from './hitch.ts';
@@ -7,7 +8,8 @@ export { about, between, type Claim, type Judge } from './judge.ts';
 export { fastenedJudge, jointJudge, lengthJudge, tieInJudge } from './lines.ts';
 export { handedJudge } from './handed.ts';
 export { labelJudge } from './label.ts';
-export { massJudge } from './person.ts';
+export { helmetJudge, massJudge } from './person.ts';
+export { brakeSideJudge, hasSmoothSide, threadedJudge, tunedJudge, upperHoleJudge } from './threading.ts';
 export { weatherJudge } from './weather.ts';
 export { JOB_QUESTIONS, questionsOf, type Question } from './questions.ts';
 export { anchorJudge, edgeJudge, heightsJudge } from './site.ts';

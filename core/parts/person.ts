@@ -3,6 +3,31 @@ import { threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
 import { about, type Judge } from './judge.ts';
 
+/** Stones and dropped gear hit whoever climbs, and whoever stands below. */
+export const helmetJudge: Judge = {
+  id: 'helmet',
+  subjects: ({ setup }) => setup.persons.map((p) => p.id),
+  claims: (ref) => [about(ref, 'helmet')],
+  judge: (ref, { index }) => {
+    const { item, helmet } = index.person(ref)!;
+    if (!item || helmet === 'worn') return [];
+    const none = helmet === 'none';
+    return [
+      finding({
+        code: 'rig.helmet',
+        severity: none ? 'mind' : 'untested',
+        subject: [ref],
+        says: none
+          ? `${literal(item.name)} wears no helmet.`
+          : `It is not said whether ${literal(item.name)} wears a helmet.`,
+        because: 'Rockfall, dropped gear and a swing against the wall hit the head of climber and belayer alike.',
+        remedy: 'Put it on and close the buckle, also on the ground below.',
+      }),
+    ];
+  },
+  reads: () => [],
+};
+
 /** Somebody far heavier or lighter than those whom devices are tried and declared for. */
 export const massJudge: Judge = {
   id: 'mass',

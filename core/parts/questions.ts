@@ -1,7 +1,7 @@
 import type { Ref } from '../finding/index.ts';
 import { handOffIn, inGuideMode } from '../fit/index.ts';
 import { seatKind } from '../connector/index.ts';
-import { JOB_FACTS, type Job } from '../gear/index.ts';
+import { JOB_FACTS, traitsOf, type Job } from '../gear/index.ts';
 import {
   belaysFromHarness,
   besideConnector,
@@ -15,6 +15,7 @@ import {
 import { sharedPlaces } from './chosen.ts';
 import type { Context } from './context.ts';
 import { about, between, type Claim } from './judge.ts';
+import { hasSmoothSide } from './threading.ts';
 
 /** Something that has to be asked about this rig. */
 export interface Question {
@@ -38,16 +39,22 @@ export function questionsOf(ctx: Context): Question[] {
 /** The one thing chosen for a place; what is missing is said as missing, and nothing else is asked about it. */
 const chosen = (ref: Ref) => ask([ref], about(ref, 'chosen'), 'whether it is chosen');
 
+const condition = (ref: Ref) => ask([ref], about(ref, 'condition'), 'its condition');
+
 function ofElements(ctx: Context): Question[] {
   return thingsOf(ctx.setup).flatMap((thing): Question[] => {
     const { id } = thing;
     switch (thing.kind) {
       case 'person':
-        return [chosen(id), ask([id], about(id, 'mass'), 'whether the gear is made for this mass')];
+        return [
+          chosen(id),
+          ask([id], about(id, 'mass'), 'whether the gear is made for this mass'),
+          ask([id], about(id, 'helmet'), 'the helmet'),
+        ];
       case 'harness':
-        return [chosen(id)];
+        return [chosen(id), condition(id)];
       case 'rope':
-        return [chosen(id), ask([id], about(id, 'label'), 'whether label and measurement agree')];
+        return [chosen(id), condition(id), ask([id], about(id, 'label'), 'whether label and measurement agree')];
       case 'site':
         return [ask([id], about(id, 'heights'), 'the heights')];
       case 'edge':
@@ -67,6 +74,7 @@ function ofElements(ctx: Context): Question[] {
       case 'sling':
         return [
           chosen(id),
+          condition(id),
           ask([id], about(id, 'strength'), 'how strong the sling is as it is tied'),
           // Nobody has to reach along a lanyard: it is clipped where one stands.
           ...(thing.attachment.end.kind === 'clip'
@@ -80,10 +88,15 @@ function ofElements(ctx: Context): Question[] {
           ask([id], about(id, 'strength'), 'the strength of the connector'),
         ];
       case 'device':
-        return [chosen(id), ask([id], about(id, 'weather'), 'what water and ice do to it')];
+        return [
+          chosen(id),
+          ask([id], about(id, 'weather'), 'what water and ice do to it'),
+          ...ofDevice(ctx, thing.attachment),
+        ];
       case 'hitch':
         return [
           chosen(id),
+          condition(id),
           ask([id], about(id, 'label'), 'whether label and measurement agree'),
           ask([id], about(id, 'tied'), 'how the hitch grips and is tied'),
         ];
@@ -95,6 +108,22 @@ function ofElements(ctx: Context): Question[] {
         return [ask([id], about(id, 'clipped'), 'what it is clipped to')];
     }
   });
+}
+
+/** How the rope lies in a device, by what there is to be seen of it. */
+function ofDevice(ctx: Context, a: Attachment): Question[] {
+  const item = deviceOf(a)?.item;
+  if (!item) return [];
+  const { id } = a.end;
+  const { tied, tuned, teeth, aidOnly } = traitsOf(item.family);
+  return [
+    ...(tied ? [] : [ask([id], about(id, 'threaded'), 'how the rope runs through it')]),
+    ...(hasSmoothSide(a, ctx) ? [ask([id], about(id, 'brake-side'), 'which side the brake strand runs over')] : []),
+    ...(tuned ? [ask([id], about(id, 'tuned'), 'on which rope it was tuned')] : []),
+    ...(teeth && !aidOnly && ctx.setup.site.weather === 'icy'
+      ? [ask([id], about(id, 'upper-hole'), 'what holds it at the icy rope')]
+      : []),
+  ];
 }
 
 /** One item can stand in two places of its kind by mistake. */

@@ -91,7 +91,7 @@ export function elementAt(setup: Setup, ref: Ref): Readonly<Json> | undefined {
   return path?.reduce<unknown>((at, key) => (at as Json)[key], setup) as Json | undefined;
 }
 
-/** Every fact of the attachments and of the rope ends that has to be said, set by `value`, which gets how it is meant to be. */
+/** Every fact of the persons, the attachments and the rope ends that has to be said, set by `value`, which gets how it is meant to be. */
 function mapSaid(setup: Setup, value: (good: string, now: string) => string): Setup {
   const walk = (schema: z.ZodType, at: unknown): unknown => {
     const good = goodOf(schema);
@@ -106,15 +106,19 @@ function mapSaid(setup: Setup, value: (good: string, now: string) => string): Se
     if (schema instanceof z.ZodObject && isObject(at)) {
       const shape = schema.shape as Readonly<Record<string, z.ZodType>>;
       return Object.fromEntries(
-        Object.entries(at).map(([key, x]) => [key, key === 'item' || !shape[key] ? x : walk(shape[key], x)]),
+        Object.entries(at).map(([key, x]) => [
+          key,
+          key === 'item' || key === 'harness' || !shape[key] ? x : walk(shape[key], x),
+        ]),
       );
     }
     return at;
   };
-  const { attachments, lines } = setupSchema.shape;
+  const { attachments, lines, persons } = setupSchema.shape;
   const walkedLines = walk(lines, setup.lines) as Setup['lines'];
   return {
     ...setup,
+    persons: walk(persons, setup.persons) as Setup['persons'],
     attachments: walk(attachments, setup.attachments) as Setup['attachments'],
     // How a rope is tied at the anchor is a choice that a plan keeps; what closes its ends is rigging.
     lines: setup.lines.map((line, i) => {

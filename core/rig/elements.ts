@@ -65,6 +65,9 @@ export const rigPersonSchema = z.strictObject({
   harnessId: refSchema,
   handId: refSchema,
   legLoopId: refSchema,
+  helmet: said({ worn: 'Worn and closed', none: 'None' }, 'worn', 'Helmet'),
+  /** Only where somebody belays from the harness: it decides whether a fall lifts them. */
+  stands: choice({ free: 'Free, not tied to anything', anchored: 'Tied low and in line with the pull' }, 'Stands'),
 });
 
 export const anchorSchema = z.strictObject({
@@ -158,6 +161,7 @@ export const fixedSchema = z.strictObject({
       'Strand you go down',
       'Seen from the rings: the knot must be drawn against them by your weight.',
     ),
+    tiedAt: said({ top: 'Up in the tree', base: 'At the base of the tree' }, 'top', 'The line is tied'),
   }),
   end: endSchema,
 });
@@ -256,6 +260,30 @@ export const deviceEndSchema = z.strictObject({
     'redirected',
     'Brake strand of the device at the anchor',
     'Beside the load a device holds a third of what it holds on a harness; led up and over it holds as much.',
+  ),
+  threaded: said(
+    {
+      shown: 'As its maker shows',
+      backwards: 'The other way round',
+      'connector-only': 'Around the connector only, not through the device',
+    },
+    'shown',
+    'The rope runs through the device',
+  ),
+  brakeSide: said(
+    { grooves: 'Over the brake grooves', smooth: 'Over the smooth side' },
+    'grooves',
+    'The brake strand runs',
+  ),
+  tuned: said(
+    { 'this-rope': 'On this rope, as it is now', 'other-rope': 'On another rope', no: 'Not tuned' },
+    'this-rope',
+    'The bollard was tuned',
+  ),
+  upperHole: said(
+    { clipped: 'A connector through it, around the rope', open: 'Nothing' },
+    'clipped',
+    'In its upper hole is',
   ),
 });
 

@@ -2,6 +2,7 @@ export {
   KNOTS,
   WEATHER,
   POINTS,
+  rigPersonSchema,
   ROLES,
   siteSchema,
   STRANDS,
@@ -29,7 +30,7 @@ export {
   type Site,
   type SlingPiece,
 } from './elements.ts';
-export { brakeAngleOf, jobOf, loadOf, useOf } from './load.ts';
+export { brakeAngleOf, jobOf, loadOf, onSmoothSide, useOf } from './load.ts';
 export { rigIssues, setupSchema, SITE_REFS, TEMPLATE_IDS, type Setup, type TemplateId } from './model.ts';
 export {
   belaysFromHarness,

@@ -1,17 +1,16 @@
 import { constant } from '../sources/index.ts';
 import { interval, mapRising, scale, timesIndependent, type Interval } from '../units/index.ts';
-import { deviceExponent, handForceN, sheathOfBoth, type Conditions } from '../friction/index.ts';
+import { brakeOf, deviceExponent, handForceN, sheathOfBoth, type Conditions } from '../friction/index.ts';
 import {
   diameterOf,
   JOB_FACTS,
   ropeModulusKn,
-  traitsOf,
   usualUse,
   type Job,
   type LoadCase,
   type UseCase,
 } from '../gear/index.ts';
-import type { Attachment } from './elements.ts';
+import type { Attachment, DeviceEnd } from './elements.ts';
 import { besideConnector, brakerOf, deviceOf, hangingBy, heaviest, ropesIn, strandsIn, type RigIndex } from './rig.ts';
 
 /** What the device or hitch of an attachment is used for. */
@@ -28,6 +27,9 @@ export function useOf(index: RigIndex, a: Attachment): UseCase {
 export const brakeAngleOf = (a: Attachment): number =>
   a.root.kind === 'anchor' && a.end.kind === 'device' && a.end.brakeLed !== 'redirected' ? 0 : Math.PI;
 
+/** Reckoned as over the smooth side, the weaker one, until it is said that the brake strand lies in the grooves. */
+export const onSmoothSide = (end: DeviceEnd): boolean => end.brakeSide !== 'grooves';
+
 /**
  * Force at which the rope slips through a device that a hand brakes: its ratio times the force of this hand. Check: grooved tube, 10 mm, 230 N:
  * 1.53 kN. null while one of them is not chosen, or where no hand brakes.
@@ -37,7 +39,7 @@ function slipOf(index: RigIndex, a: Attachment): Interval | null {
   const braker = end ? brakerOf(index, end)?.item : null;
   const ropes = ropesIn(index, a.end);
   if (!end?.item || !braker || !ropes) return null;
-  const { brake } = traitsOf(end.item.family);
+  const brake = brakeOf(end.item, onSmoothSide(end));
   if (brake === null) return null;
   const { ropeA, ropeB } = ropes;
   const diameterMm = Math.min(...[ropeA, ropeB ?? ropeA].map((r) => diameterOf(r).diameterMm.best));

@@ -9,7 +9,7 @@ import {
   device,
   fixed,
   hitch,
-  knot,
+  knotBelow,
   on,
   onAnchor,
   onHarness,
@@ -291,20 +291,7 @@ export const VARIATIONS: readonly Variation[] = [
     add: (setup) => {
       const main = ownDevice(setup);
       if (!main || has(setup, 'stop-knot')) return null;
-      const [where] = strandsOf(main);
-      return grown(setup, {
-        attachments: [
-          {
-            id: 'stop-knot',
-            label: 'Knot below the device',
-            use: 'backup',
-            job: null,
-            root: { kind: 'part', part: main.end.id },
-            pieces: [],
-            end: knot('stop-knot-end', where!),
-          },
-        ],
-      });
+      return grown(setup, { attachments: [knotBelow(main.end.id, strandsOf(main)[0]!)] });
     },
   },
   {

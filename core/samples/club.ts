@@ -30,6 +30,9 @@ export const longRope: Rope = {
   linearDensityGPerM: 62,
   sheath: 'smooth',
   middle: 'marked',
+  condition: 'sound',
+  stiffness: 'usual',
+  impactForceKn: null,
   note: 'Middle mark renewed in spring.',
 };
 export const thinRope: Rope = {
@@ -46,6 +49,9 @@ export const thinRope: Rope = {
   linearDensityGPerM: null,
   sheath: 'new-treated',
   middle: 'none',
+  condition: 'sound',
+  stiffness: 'usual',
+  impactForceKn: null,
   note: '',
 };
 export const secondThinRope: Rope = {
@@ -71,6 +77,9 @@ export const thickRope: Rope = {
   linearDensityGPerM: 77,
   sheath: 'fuzzy',
   middle: 'unknown',
+  condition: 'sound',
+  stiffness: 'usual',
+  impactForceKn: null,
   note: 'Label says 11.',
 };
 export const shortCord: Cord = {
@@ -85,6 +94,7 @@ export const shortCord: Cord = {
   cutLengthM: 1.5,
   loopLengthMm: 600,
   declaredStrengthKn: 7.4,
+  condition: 'sound',
   note: '',
 };
 export const longCord: Cord = {
@@ -99,6 +109,7 @@ export const longCord: Cord = {
   cutLengthM: 2.2,
   loopLengthMm: null,
   declaredStrengthKn: 7.4,
+  condition: 'sound',
   note: '',
 };
 export const sling: Sling = {
@@ -110,6 +121,7 @@ export const sling: Sling = {
   widthMm: 16,
   loopLengthMm: 600,
   strengthKn: 22,
+  condition: 'sound',
   note: '',
 };
 export const longSling: Sling = {
@@ -121,6 +133,7 @@ export const longSling: Sling = {
   widthMm: 11,
   loopLengthMm: 1200,
   strengthKn: 22,
+  condition: 'sound',
   note: '',
 };
 export const pear: Connector = {
@@ -541,6 +554,7 @@ export const surveyHarness: Harness = {
   maker: 'Sedgewright Webbing',
   attachment: 'belay-loop',
   legBuckleTakesLoad: 'rated',
+  condition: 'sound',
   note: '',
 };
 export const lightHarness: Harness = {
@@ -550,6 +564,7 @@ export const lightHarness: Harness = {
   maker: 'Sedgewright Webbing',
   attachment: 'belay-loop',
   legBuckleTakesLoad: 'not-rated',
+  condition: 'sound',
   note: '',
 };
 

@@ -313,8 +313,15 @@ const ascend = made('ascend', {
     ropeA: thickRope,
     device: device('device-burr'),
     deviceConnector: oval,
+    'above-tether': sling,
+    'above-connector': secondKept,
+    'above-hitch': shortCord,
   },
-  fields: { fastening: { how: 'tied' }, deviceConnector: { planned: FROM_RIGHT } },
+  fields: {
+    fastening: { how: 'tied' },
+    deviceConnector: { planned: FROM_RIGHT },
+    'above-tether': { measuredMm: 260 },
+  },
 });
 
 const selfBelay = made('self-belay-top-rope', {

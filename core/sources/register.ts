@@ -272,6 +272,18 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
     'Common practice: joining two ropes for a rappel',
     'A flat overhand with long tails turns away from edges, but rolls where the ropes are unlike; a double fisherman’s holds unlike ropes, but catches when the ropes are pulled.',
   ),
+  'practice-condition': practice(
+    'Common practice: condition of gear of fibre',
+    'Ropes, cords, slings and harnesses are run through the hands before use; damaged ones are taken out and marked.',
+  ),
+  'practice-helmet': practice(
+    'Common practice: helmets',
+    'Worn and closed by whoever climbs and by whoever stands below.',
+  ),
+  'practice-threading': practice(
+    'Common practice: threading a device',
+    'As shown on the device, brake strand in the grooves; then a sharp pull at the load strand, which must hold.',
+  ),
   'practice-person-mass': practice(
     'Common practice: very heavy and very light people',
     'Devices are tried and declared for usual adults; beyond that they brake too little, or hold back.',

@@ -1,5 +1,5 @@
 import type { IDBPDatabase, IDBPTransaction } from 'idb';
-import { entryFrom1To2, entryFrom3To4, setupsWithChoices } from '@core/files';
+import { entryFrom1To2, entryFrom3To4, entryFrom4To5, setupsWithChoices } from '@core/files';
 
 export type UpgradeTransaction = IDBPTransaction<unknown, string[], 'versionchange'>;
 
@@ -21,10 +21,15 @@ export async function bringUp(database: IDBPDatabase, tx: UpgradeTransaction, fr
   };
   const there = [...database.objectStoreNames].filter((name) => name !== 'meta');
   if (from < 2) for (const collection of there) await each(collection, (doc) => entryFrom1To2(collection, doc));
-  if (from >= 4) return;
-  for (const collection of there.filter((c) => c !== 'choices'))
-    await each(collection, (doc) => entryFrom3To4(collection, doc));
-  if (!there.includes('choices')) return;
+  if (from < 4) {
+    for (const collection of there.filter((c) => c !== 'choices'))
+      await each(collection, (doc) => entryFrom3To4(collection, doc));
+    if (there.includes('choices')) await moveChoices(database, tx);
+  }
+  for (const collection of there.filter((c) => c !== 'choices')) await each(collection, entryFrom4To5);
+}
+
+async function moveChoices(database: IDBPDatabase, tx: UpgradeTransaction): Promise<void> {
   // Choices are set-ups of their job now.
   const setups = tx.objectStore('setups');
   const kept = (await setups.getAll()) as Stored[];

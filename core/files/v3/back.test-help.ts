@@ -15,8 +15,23 @@ export type Workspace3 = Omit<Workspace, 'setups' | 'checks'> & {
   choices: Choice3[];
 };
 
+const ADDED_BY_5 = new Set(
+  'condition stiffness impactForceKn helmet stands threaded brakeSide tuned upperHole tiedAt'.split(' '),
+);
+/** What version 5 added, taken out again wherever it stands. */
+export const without5 = <T>(value: T): T =>
+  JSON.parse(JSON.stringify(value, (key, x: unknown) => (ADDED_BY_5.has(key) ? undefined : x))) as T;
+/** What version 5 added, as it is where an older version did not know it. */
+export const unknown5 = <T>(value: T): T =>
+  JSON.parse(
+    JSON.stringify(value, (key, x: unknown) =>
+      !ADDED_BY_5.has(key) ? x : key === 'impactForceKn' ? null : key === 'stands' ? 'free' : 'unknown',
+    ),
+  ) as T;
+
 /** The set-up of version 3 that this rig was made from. */
-export function backToV3(setup: Setup): Setup3 {
+export function backToV3(now: Setup): Setup3 {
+  const setup = without5(now);
   const [line] = setup.lines;
   const [main, below] = setup.attachments;
   if (line?.kind !== 'doubled' || !main || !below) throw new Error('not a doubled rappel of version 3');
@@ -73,7 +88,8 @@ export function backToV3(setup: Setup): Setup3 {
 }
 
 /** What a choice of version 3 said, from the set-up that it became. */
-export function choiceIn(setup: Setup): Omit<Choice3, 'hitchKind' | 'hitchWraps'> {
+export function choiceIn(now: Setup): Omit<Choice3, 'hitchKind' | 'hitchWraps'> {
+  const setup = without5(now);
   const main = setup.attachments.find((a) => a.id === 'main')!;
   const hitch = setup.attachments.map(hitchOf).find((h) => h !== null);
   const ropes = setup.lines.flatMap((l) => (l.kind === 'doubled' ? [l.ropeA.item, l.ropeB.item] : [l.rope.item]));
@@ -155,4 +171,4 @@ export const setups3: fc.Arbitrary<Setup3> = fc
     }),
     rig: fields(rigSchema.shape),
   })
-  .map((setup) => setup3Schema.parse(setup));
+  .map((setup) => setup3Schema.parse(without5(setup)));

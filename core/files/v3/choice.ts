@@ -6,7 +6,6 @@ import { HITCHES } from '../../friction/index.ts';
 import {
   choice,
   connectorSchema,
-  cordSchema,
   deviceSchema,
   idSchema,
   instantSchema,
@@ -15,8 +14,8 @@ import {
   measure,
   note,
   personSchema,
-  ropeSchema,
 } from '../../gear/index.ts';
+import { cordSchema, ropeSchema } from './items.ts';
 import { situationSchema } from './setup.ts';
 
 /** What a plan asks for: the job, where, and who. */

@@ -5,19 +5,16 @@ import { z } from 'zod';
 import {
   choice,
   connectorSchema,
-  cordSchema,
   deviceSchema,
-  harnessSchema,
   idSchema,
   instantSchema,
   line,
   measure,
   note,
   personSchema,
-  ropeSchema,
-  slingSchema,
 } from '../../gear/index.ts';
 import { HITCHES } from '../../friction/index.ts';
+import { cordSchema, harnessSchema, ropeSchema, slingSchema } from './items.ts';
 
 /** Where it happens. Heights are above the ground at the foot of the descent. */
 export const situationSchema = z.strictObject({

@@ -28,6 +28,8 @@ export const person = (id: Ref, role: Role, plain = id === 'climber'): RigPerson
   harnessId: plain ? 'harness' : `${id}-harness`,
   handId: plain ? 'brakeHand' : `${id}-hand`,
   legLoopId: plain ? 'legLoop' : `${id}-legLoop`,
+  helmet: 'unknown',
+  stands: 'free',
 });
 export const anchor = (id: Ref = 'anchor'): RigAnchor => ({ id, through: 'unknown', points: 'unknown' });
 
@@ -57,6 +59,7 @@ export const fixed = (id: Ref = 'rope', at: Ref = 'anchor'): LineOf<'fixed'> => 
     how: 'unknown',
     backup: 'unknown',
     strand: 'unknown',
+    tiedAt: 'unknown',
   },
 });
 export const over = (id: Ref = 'rope', at: Ref = 'anchor'): LineOf<'over'> => ({ ...oneRope(id, at), kind: 'over' });
@@ -98,6 +101,10 @@ export const device = (id: Ref, where: DeviceEnd['on'], hand: Ref | null): Devic
   strands: 'unknown',
   hand,
   brakeLed: 'unknown',
+  threaded: 'unknown',
+  brakeSide: 'unknown',
+  tuned: 'unknown',
+  upperHole: 'unknown',
 });
 export const hitch = (id: Ref, where: HitchEnd['on']): HitchEnd => ({
   id,
@@ -140,6 +147,26 @@ export const hitchBelow = (where: HitchEnd['on']): Attachment => ({
   root: onHarness('climber', 'leg-loop'),
   pieces: [connector('hitchConnector')],
   end: hitch('hitch', where),
+});
+/** A hitch on a tether of its own above the device: the second of two that hold. */
+export const hitchAbove = (where: HitchEnd['on']): Attachment => ({
+  id: 'above',
+  label: 'Hitch above the device',
+  use: 'backup',
+  job: null,
+  root: onHarness('climber'),
+  pieces: [sling('above-tether'), connector('above-connector')],
+  end: hitch('above-hitch', where),
+});
+/** A knot in the rope below what grips it. */
+export const knotBelow = (device: Ref, where: KnotEnd['on'][number]): Attachment => ({
+  id: 'stop-knot',
+  label: 'Knot below the device',
+  use: 'backup',
+  job: null,
+  root: { kind: 'part', part: device },
+  pieces: [],
+  end: knot('stop-knot-end', where),
 });
 /** A device that hangs on a connector and nothing else. */
 export const deviceOn = (root: Root, where: DeviceEnd['on'], hand: Ref | null, label = 'Device'): Attachment => ({

@@ -9,7 +9,9 @@ import {
   deviceOnExtension,
   doubled,
   fixed,
+  hitchAbove,
   hitchBelow,
+  knotBelow,
   led,
   on,
   onAnchor,
@@ -184,7 +186,10 @@ export const TEMPLATES = {
     scene: 'hanging',
     who: { climber: 'Who goes up', partner: 'Partner' },
     site: {},
-    parts: () => upOneLine(),
+    parts: () => {
+      const one = upOneLine();
+      return { ...one, attachments: [hitchAbove(main), ...one.attachments] };
+    },
   },
   'self-belay-top-rope': {
     id: 'self-belay-top-rope',
@@ -193,7 +198,10 @@ export const TEMPLATES = {
     scene: 'hanging',
     who: { climber: 'Who climbs', partner: 'Partner' },
     site: {},
-    parts: () => upOneLine(),
+    parts: () => {
+      const one = upOneLine();
+      return { ...one, attachments: [...one.attachments, knotBelow('device', main[0]!)] };
+    },
   },
   'tree-stationary': {
     id: 'tree-stationary',

@@ -1,11 +1,14 @@
 import type { z } from 'zod';
 import type { Ref } from '@core/finding';
-import { slotsOf, type Slot } from '@core/parts';
+import { traitsOf } from '@core/gear';
+import { contextOf, hasSmoothSide, slotsOf, type Slot } from '@core/parts';
 import {
   anchorSchema,
+  belaysFromHarness,
   besideConnector,
   connectorPieceSchema,
   deviceEndSchema,
+  deviceOf,
   doubledSchema,
   fixedSchema,
   hitchEndSchema,
@@ -13,6 +16,8 @@ import {
   knotEndSchema,
   linesOf,
   mainConnector,
+  rigPersonSchema,
+  ROLES,
   siteSchema,
   slingOf,
   slingPieceSchema,
@@ -20,6 +25,7 @@ import {
   type Attachment,
   type ConnectorPiece,
   type RigLine,
+  type RigPerson,
   type Setup,
 } from '@core/rig';
 
@@ -68,7 +74,7 @@ export function formSections(setup: Setup): Section[] {
       id: 'people',
       title: 'People',
       note: setup.persons[0]?.item?.name ?? 'nobody chosen',
-      fields: setup.persons.flatMap((p) => [...slot(p.id), ...slot(p.harnessId)]),
+      fields: setup.persons.flatMap((p) => [...slot(p.id), ...slot(p.harnessId), ...ofPerson(setup, p)]),
     },
     {
       id: 'site',
@@ -91,14 +97,44 @@ export function formSections(setup: Setup): Section[] {
         ...facts('site', siteSchema.shape, 'edge', 'steepness', 'weather'),
       ],
     },
-    ...setup.lines.map((line, i) => lineSection(line, i, slot, nameAt)),
+    ...setup.lines.map((line, i) => lineSection(setup, line, i, slot, nameAt)),
     ...setup.attachments.flatMap((a) => attachmentSections(setup, a, slot, nameAt)),
+  ];
+}
+
+/** What is seen of a person; of somebody who is not chosen nothing is asked. */
+function ofPerson(setup: Setup, p: RigPerson): Field[] {
+  if (!p.item) return [];
+  const index = indexOf(setup);
+  const belays = setup.attachments.some(
+    (a) => a.root.kind === 'harness' && a.root.person === p.id && belaysFromHarness(index, a),
+  );
+  const of = ROLES[p.role].toLowerCase();
+  return [
+    fact(p.id, rigPersonSchema.shape, 'helmet', `Helmet of the ${of}`),
+    ...(belays ? [fact(p.id, rigPersonSchema.shape, 'stands', `The ${of} stands`)] : []),
+  ];
+}
+
+/** How the rope lies in a device, as far as this device has it. */
+function threading(setup: Setup, a: Attachment, of: (text: string) => string | undefined): Field[] {
+  const item = deviceOf(a)?.item;
+  if (!item) return [];
+  const { tied, tuned, teeth, aidOnly } = traitsOf(item.family);
+  const { shape } = deviceEndSchema;
+  return [
+    ...(tied ? [] : [fact(a.end.id, shape, 'threaded', of('The rope runs through it'))]),
+    ...(hasSmoothSide(a, contextOf(setup)) ? [fact(a.end.id, shape, 'brakeSide', of('The brake strand runs'))] : []),
+    ...(tuned ? [fact(a.end.id, shape, 'tuned', of('The bollard was tuned'))] : []),
+    ...(teeth && !aidOnly && setup.site.weather === 'icy'
+      ? [fact(a.end.id, shape, 'upperHole', of('In its upper hole is'))]
+      : []),
   ];
 }
 
 type SlotOf = (ref: Ref) => Field[];
 
-function lineSection(line: RigLine, i: number, slot: SlotOf, nameAt: (ref: Ref) => string): Section {
+function lineSection(setup: Setup, line: RigLine, i: number, slot: SlotOf, nameAt: (ref: Ref) => string): Section {
   const title = i === 0 ? 'Rope' : i === 1 ? 'Second rope' : `Rope ${i + 1}`;
   if (line.kind === 'doubled') {
     const joined = line.use === 'joined';
@@ -126,6 +162,7 @@ function lineSection(line: RigLine, i: number, slot: SlotOf, nameAt: (ref: Ref) 
       ...(line.kind === 'fixed'
         ? [
             ...facts(line.fastening.id, fastening.shape, 'how'),
+            ...(setup.job === 'tree-stationary' ? facts(line.fastening.id, fastening.shape, 'tiedAt') : []),
             ...(line.fastening.how === 'blocked' ? facts(line.fastening.id, fastening.shape, 'strand', 'backup') : []),
           ]
         : []),
@@ -177,6 +214,7 @@ function attachmentSections(setup: Setup, a: Attachment, slot: SlotOf, nameAt: (
         fields: [
           ...slot(a.end.id),
           ...(doubled ? [fact(a.end.id, deviceEndSchema.shape, 'strands')] : []),
+          ...threading(setup, a, (text) => (a.id === 'main' ? undefined : `${text}, ${label}`)),
           ...(a.root.kind === 'anchor' && a.end.hand !== null
             ? [fact(a.end.id, deviceEndSchema.shape, 'brakeLed')]
             : []),
