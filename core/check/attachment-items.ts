@@ -1,21 +1,18 @@
 import { literal } from '../finding/index.ts';
-import { HITCHES } from '../friction/index.ts';
 import type { Context } from '../parts/index.ts';
 import {
   besideConnector,
   deviceOf,
-  hitchOf,
   linesOf,
   mainConnector,
-  POINTS,
   ropeSlots,
   slingOf,
   strandsIn,
   type Attachment,
 } from '../rig/index.ts';
 import type { CheckItem } from './check-item.ts';
-import { item, itemId, type ItemKind } from './item.ts';
-import { nameOf } from './people-items.ts';
+import { idAt, item } from './item.ts';
+import { hitchItems, tieIn } from './knot-items.ts';
 
 /** Each attachment in its turn: devices with what hangs them, then tie-ins, then hitches. */
 export function attachmentItems(ctx: Context): CheckItem[] {
@@ -28,18 +25,14 @@ export function attachmentItems(ctx: Context): CheckItem[] {
   ];
 }
 
-/** Ids are plain for the first attachment with this kind of end. */
-const idOf = (ctx: Context, kind: ItemKind, a: Attachment) =>
-  itemId(kind, a.id, ctx.setup.attachments.find((x) => x.end.kind === a.end.kind)!.id);
-
 function deviceItems(ctx: Context, a: Attachment): CheckItem[] {
   const end = deviceOf(a)!;
   const connector = mainConnector(a);
   const lines = linesOf(ctx.index, end);
   if (lines.every((l) => ropeSlots(l).every((r) => r.item === null))) return [];
   return [
-    strands(ctx, a),
-    ...(connector?.item ? [connectorItem(ctx, a, connector.id, connector.item)] : []),
+    ...strands(ctx, a),
+    ...(connector?.item ? connectorItems(ctx, a, connector.id, connector.item) : []),
     ...(a.root.kind === 'anchor' && end.hand ? [brakeLed(ctx, a)] : []),
     ...besideItem(ctx, a),
     ...twoRopes(ctx, a),
@@ -47,61 +40,115 @@ function deviceItems(ctx: Context, a: Attachment): CheckItem[] {
   ];
 }
 
-function strands(ctx: Context, a: Attachment): CheckItem {
+function strands(ctx: Context, a: Attachment): CheckItem[] {
   const end = deviceOf(a)!;
   const connector = mainConnector(a)?.item?.name ?? 'the connector';
   const doubled = linesOf(ctx.index, end).some((l) => l.kind === 'doubled');
   const two = strandsIn(end) === 'two';
   const shared = {
-    id: idOf(ctx, 'device-strands', a),
+    id: idAt(ctx.setup, 'device-strands', a),
     part: end.id,
     title: end.item!.name,
     why: `The device is one of the three things that go wrong most${doubled ? '; on one strand the rope pulls through' : ''}.`,
     sources: ['practice-hook-up' as const],
   };
-  if (two)
-    return item({
-      ...shared,
-      look: 'Each strand in its own slot, both bights on the connector, brake strands on the brake side.',
-      touch: 'Run a finger along each strand, in and out.',
-      question: `How many strands go through the device and around ${literal(connector)}?`,
-      expected: 'Two through the device, two around the connector',
-      others: ['Two through the device, one around the connector', 'One through the device'],
-    });
-  return item({
+  const pull = item({
     ...shared,
-    look: 'The rope in the device as its maker shows; which strand goes to the load, which to the hand.',
-    touch: 'Pull sharply at the strand that goes to the load.',
-    question: 'Which way does the rope lie, and what did the device do?',
-    expected: 'Load and brake strand as shown by its maker; it held',
-    others: ['Load and brake strand the wrong way round', 'The rope ran through'],
+    id: idAt(ctx.setup, 'device-pull', a),
+    look: 'The rope in the device as its maker shows, brake strand in the grooves where there are any.',
+    touch: 'Brake hand on, pull sharply at the strand that goes to the load.',
+    question: 'What did the device do?',
+    expected: 'It held',
+    others: ['The rope ran through', 'It was not pulled at'],
+    sources: ['practice-threading'],
   });
+  if (two)
+    return [
+      item({
+        ...shared,
+        look: 'Each strand in its own slot, brake strands on the brake side.',
+        touch: 'Run a finger along each strand, in and out.',
+        question: 'How many strands go through the device?',
+        expected: 'Two',
+        others: ['One', 'Two in one slot'],
+      }),
+      item({
+        ...shared,
+        id: idAt(ctx.setup, 'device-around', a),
+        title: `Strands around ${connector}`,
+        look: 'The bights of rope on the connector.',
+        touch: 'Lift each bight a little.',
+        question: `How many strands go around ${literal(connector)}?`,
+        expected: 'Two',
+        others: ['One', 'None'],
+      }),
+      pull,
+    ];
+  return [
+    item({
+      ...shared,
+      look: 'From the device up to the load, and down to the hand.',
+      touch: 'Run a finger along both strands.',
+      question: 'Which strand goes to the load?',
+      expected: 'The one that its maker shows',
+      others: ['The other one', 'It cannot be told'],
+    }),
+    pull,
+  ];
 }
 
-function connectorItem(
+function connectorItems(
   ctx: Context,
   a: Attachment,
   ref: string,
   connector: NonNullable<ReturnType<typeof mainConnector>>['item'] & object,
-): CheckItem {
-  return item({
-    id: idOf(ctx, 'device-connector', a),
-    part: ref,
-    title: connector.name,
-    look: `The rope on the ${connector.shape === 'oval' ? 'bar' : 'broad end'}, the gate away from the brake strands and the rock.`,
-    touch: 'Press the gate hard.',
-    question: 'What did the gate do when pressed?',
-    expected: 'Locked, did not give, faces away',
-    others: ['It gave way', 'Locked, but rope or rock runs over it'],
-    why: 'Running rope or shaking can open a gate.',
-    sources: ['practice-gate', 'practice-broad-end'],
-  });
+): CheckItem[] {
+  const shared = { part: ref };
+  const oval = connector.shape === 'oval';
+  return [
+    item({
+      ...shared,
+      id: idAt(ctx.setup, 'device-connector', a),
+      title: connector.name,
+      look: 'The gate, closed, and its sleeve.',
+      touch: 'Press the gate hard.',
+      question: 'What did the gate do when pressed?',
+      expected: 'It stayed shut',
+      others: ['It gave way', 'It was open'],
+      why: 'Running rope or shaking can open a gate.',
+      sources: ['practice-gate'],
+    }),
+    item({
+      ...shared,
+      id: idAt(ctx.setup, 'connector-faces', a),
+      title: `Gate of ${connector.name}`,
+      look: 'Which way the gate faces, with the load on.',
+      touch: 'Follow the brake strand with a finger.',
+      question: 'What lies or runs against the gate?',
+      expected: 'Nothing',
+      others: ['The brake strand', 'Rock, or another part'],
+      why: 'Rope that runs over a gate unscrews it, and rock presses it open.',
+      sources: ['practice-gate'],
+    }),
+    item({
+      ...shared,
+      id: idAt(ctx.setup, 'connector-end', a),
+      title: `End of ${connector.name}`,
+      look: 'Where device or rope hang in the connector.',
+      touch: 'Pull, and see where they settle.',
+      question: 'Where do they lie under load?',
+      expected: oval ? 'In its end, at the bar opposite the harness' : 'In the broad end',
+      others: [oval ? 'On the gate' : 'In the narrow end', 'Across it'],
+      why: 'Across it, or against the gate, a connector holds a fraction of what it holds along.',
+      sources: ['practice-broad-end'],
+    }),
+  ];
 }
 
 function brakeLed(ctx: Context, a: Attachment): CheckItem {
   const redirected = deviceOf(a)!.brakeLed === 'redirected';
   return item({
-    id: idOf(ctx, 'brake-led', a),
+    id: idAt(ctx.setup, 'brake-led', a),
     part: a.end.id,
     title: 'How the brake strand is led',
     look: 'From the device to the hand.',
@@ -122,16 +169,28 @@ function besideItem(ctx: Context, a: Attachment): CheckItem[] {
   if (!second?.item) return [];
   return [
     item({
-      id: idOf(ctx, 'extra-connector', a),
+      id: idAt(ctx.setup, 'extra-connector', a),
       part: second.id,
       title: `${second.item.name} beside it`,
       look: 'The rope runs over both connectors.',
       touch: 'Press this gate too.',
-      question: 'How do the two gates stand?',
-      expected: 'Opposed, both locked',
-      others: ['On the same side', 'One is not locked'],
+      question: 'How do the two gates stand to each other?',
+      expected: 'Opposed and reversed',
+      others: ['On the same side', 'Opposed, hinges alike'],
       why: 'It adds friction only when the rope runs over it.',
       sources: ['practice-more-friction'],
+    }),
+    item({
+      id: idAt(ctx.setup, 'extra-gate', a),
+      part: second.id,
+      title: `Gate of ${second.item.name}`,
+      look: 'Closed, and its sleeve.',
+      touch: 'Press this gate too.',
+      question: 'What did this gate do?',
+      expected: 'It stayed shut',
+      others: ['It gave way', 'It was open'],
+      why: 'Running rope or shaking can open a gate.',
+      sources: ['practice-gate'],
     }),
   ];
 }
@@ -142,7 +201,7 @@ function twoRopes(ctx: Context, a: Attachment): CheckItem[] {
   if (!x?.item || !y?.item) return [];
   return [
     item({
-      id: idOf(ctx, 'two-ropes', a),
+      id: idAt(ctx.setup, 'two-ropes', a),
       part: linesOf(ctx.index, a.end)[0]!.id,
       title: 'Two ropes',
       look: `${literal(x.item.name)} and ${literal(y.item.name)}, one in each slot.`,
@@ -163,7 +222,7 @@ function extension(ctx: Context, a: Attachment): CheckItem[] {
   const place = person?.harness?.attachment === 'two-points' ? 'Both tie-in points' : 'The belay loop';
   return [
     item({
-      id: idOf(ctx, 'extension', a),
+      id: idAt(ctx.setup, 'extension', a),
       part: sling.id,
       title: `Extension: ${sling.item.name}`,
       look: sling.method === 'girth' ? 'The girth hitch, flat and tight.' : 'Both ends of the sling in the connector.',
@@ -174,79 +233,5 @@ function extension(ctx: Context, a: Attachment): CheckItem[] {
       why: 'A gear loop does not carry a person.',
       sources: ['practice-extension', 'practice-hook-up'],
     }),
-  ];
-}
-
-function tieIn(ctx: Context, a: Attachment): CheckItem[] {
-  const person = a.root.kind === 'harness' ? ctx.index.person(a.root.person) : undefined;
-  const bowline = a.end.kind === 'knot' && a.end.knot === 'bowline';
-  return [
-    item({
-      id: idOf(ctx, 'tie-in', a),
-      part: a.end.id,
-      title: person ? `Tie-in of ${nameOf(person)}` : 'Tie-in',
-      look: bowline
-        ? 'The bowline and its lock, through both tie-in points.'
-        : 'Five pairs of strands side by side, through both tie-in points.',
-      touch: 'Pull all strands tight, and measure the tail with a fist.',
-      question: 'How many pairs of strands, and how long is the tail?',
-      expected: bowline
-        ? 'A bowline with its lock; a tail longer than a fist'
-        : 'Five pairs; a tail longer than a fist',
-      others: [bowline ? 'The lock is missing' : 'Fewer than five pairs', 'Only one tie-in point, or a short tail'],
-      why: 'An unfinished knot holds until it is loaded.',
-      sources: ['practice-tie-in'],
-    }),
-  ];
-}
-
-function hitchItems(ctx: Context, a: Attachment): CheckItem[] {
-  const hitch = hitchOf(a)!;
-  const n = hitch.wraps;
-  const two = strandsIn(hitch) === 'two';
-  const around = two ? 'both strands' : 'one strand';
-  const person = a.root.kind === 'harness' ? ctx.index.person(a.root.person) : undefined;
-  const side = person?.item?.brakeHand ?? 'right';
-  const other = side === 'right' ? 'left' : 'right';
-  const connector = mainConnector(a);
-  const onLeg = a.root.kind === 'harness' && a.root.point === 'leg-loop';
-  const place =
-    a.root.kind === 'anchor' ? 'The anchor' : a.root.kind === 'harness' && !onLeg ? POINTS[a.root.point] : 'Belay loop';
-  return [
-    item({
-      id: idOf(ctx, 'hitch-wraps', a),
-      part: hitch.id,
-      title: `${HITCHES[hitch.hitch]}: ${hitch.item!.name}`,
-      look: 'Wraps lie side by side, none crosses; the bend of the cord lies clear of the wraps.',
-      touch: 'Count the wraps with a finger.',
-      question: 'How many wraps around how many strands?',
-      expected: `${n} around ${around}`,
-      others: [
-        `${n > 1 ? n - 1 : n + 1} around ${around}`,
-        two ? `${n} around one strand` : `${n + 2} around one strand`,
-      ],
-      why: two
-        ? 'Too few wraps slip, too many will not let go; around one strand the other runs on.'
-        : 'Too few wraps slip, too many will not let go.',
-      sources: ['practice-hitch-wraps'],
-    }),
-    ...(connector?.item
-      ? [
-          item({
-            id: idOf(ctx, 'hitch-connector', a),
-            part: connector.id,
-            title: connector.item.name,
-            look: `${hitch.hitch === 'autoblock' ? 'Both ends of the loop' : 'The whole loop'} in the connector.`,
-            touch: 'Press the gate.',
-            question: 'Where is it clipped, and what holds the cord?',
-            expected: onLeg ? `Leg loop, ${side}; both ends, gate locked` : `${place}; both ends, gate locked`,
-            others: onLeg
-              ? [`Leg loop, ${other}; both ends, gate locked`, `Leg loop, ${side}; one end or gate not locked`]
-              : [`${place}; one end or gate not locked`, 'Leg loop; both ends, gate locked'],
-            why: 'With one end clipped the wraps unroll.',
-            sources: ['practice-hitch-test', 'practice-leg-loop'],
-          }),
-        ]
-      : []),
   ];
 }

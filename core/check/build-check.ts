@@ -23,6 +23,9 @@ const ASKED_ANYWAY: ReadonlySet<FindingCode> = new Set<FindingCode>([
   'hitch.strands',
   'hitch.eyes',
   'rig.anchor-unknown',
+  'rig.helmet',
+  'fit.threaded',
+  'fit.brake-side',
   // What is in doubt about a single point is asked where the doubt is.
   'hold.single-point',
 ]);

@@ -1,4 +1,5 @@
 import type { Ref } from '../finding/index.ts';
+import type { Attachment, Setup } from '../rig/index.ts';
 import type { CheckItem } from './check-item.ts';
 
 /**
@@ -6,32 +7,53 @@ import type { CheckItem } from './check-item.ts';
  * A test holds each step against the shipped procedures.
  */
 export const ITEM_KINDS = {
+  helmet: [],
   harness: [],
+  'harness-belt': [],
+  'brake-hand': [],
   'loose-things': [],
   anchor: ['rope-thread'],
+  'anchor-points': [],
   'joining-knot': ['rope-join', 'rope-knot'],
+  'joining-tails': [],
+  'pull-side': [],
   middle: ['rope-middle'],
   fastening: ['rope-fasten', 'rope-clip'],
   'block-strand': ['rope-block'],
   'rope-ends': ['ends-knot', 'end-knot'],
   'tie-in': ['tie-in'],
+  'tie-in-tail': [],
+  'tie-in-points': [],
   'device-strands': ['device-thread'],
+  'device-around': [],
+  'device-pull': [],
   'device-connector': ['device-lock'],
+  'connector-faces': [],
+  'connector-end': [],
   'brake-led': ['brake-led'],
   'extra-connector': [],
+  'extra-gate': [],
   'two-ropes': [],
   extension: [],
   'hitch-wraps': [],
+  'hitch-strands': [],
+  'hitch-ends': [],
+  'hitch-place': [],
   'hitch-connector': ['hitch-lock'],
   'weigh-device': ['device-weigh'],
+  'lanyard-on': [],
   'hold-person': ['device-weigh', 'take-in'],
   'hitch-bites': ['hitch-test'],
+  'hitch-lets-go': [],
   'hitch-clear': [],
 } as const satisfies Readonly<Record<string, readonly string[]>>;
 export type ItemKind = keyof typeof ITEM_KINDS;
 
 /** Id of an item: its kind, and which element it is about when that is not the first of its kind. */
 export const itemId = (kind: ItemKind, ref: Ref, first: Ref): string => (ref === first ? kind : `${kind}:${ref}`);
+/** Id of an item about an attachment: plain for the first one with this kind of end. */
+export const idAt = ({ attachments }: Pick<Setup, 'attachments'>, kind: ItemKind, a: Attachment): string =>
+  itemId(kind, a.id, attachments.find((x) => x.end.kind === a.end.kind)!.id);
 /** The kind of a regular item; undefined for a question that the assessment left open. */
 export const kindOf = ({ id }: Pick<CheckItem, 'id'>): ItemKind | undefined => {
   const [kind] = id.split(':');

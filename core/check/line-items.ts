@@ -11,51 +11,90 @@ export function lineItems(ctx: Context): CheckItem[] {
 export const endItems = (ctx: Context): CheckItem[] => ctx.setup.lines.flatMap((line) => ends(ctx, line));
 
 function anchorItems({ setup }: Context): CheckItem[] {
-  return setup.anchors.map(({ id, through }) => {
+  return setup.anchors.flatMap(({ id, through, points }) => {
     const lines = setup.lines.filter((l) => l.anchor === id);
     const runs = lines.some((l) => l.kind !== 'fixed' || l.fastening.how !== 'tied');
     const place = { textile: 'sling', wood: 'fork', saver: 'friction saver', connector: 'connector' } as const;
     const what = through === 'rings' || through === 'unknown' ? 'rings or links' : place[through];
     const metal = through === 'rings' || through === 'unknown' || through === 'connector';
-    return item({
-      id: itemId('anchor', id, setup.anchors[0]!.id),
-      part: id,
-      title: setup.anchors[0]!.id === id ? 'Anchor, with the rope through it' : 'The other anchor',
-      look: `Follow the rope through the ${what}; look at every point behind.`,
-      touch: runs ? 'Pull one strand and see the other one move.' : 'Pull hard at the rope and watch every point.',
-      question: 'What does the rope run through?',
-      expected: metal
-        ? 'Metal only; the points behind are sound'
-        : `The ${what}; it is sound, and no other rope runs in it`,
-      others: metal ? ['A sling or cord', 'Metal, but a point is doubtful'] : [`A worn or burnt ${what}`],
-      why: 'The anchor with the rope through it is one of the three things that go wrong most.',
-      sources: ['practice-hook-up', 'practice-metal-on-metal'],
-    });
+    const first = setup.anchors[0]!.id;
+    return [
+      item({
+        id: itemId('anchor', id, first),
+        part: id,
+        title: first === id ? 'Anchor, with the rope through it' : 'The other anchor',
+        look: `Follow the rope through the ${what}.`,
+        touch: runs ? 'Pull one strand and see the other one move.' : 'Pull hard at the rope and watch every point.',
+        question: 'What does the rope run through?',
+        expected: metal ? 'Metal only' : `The ${what}, and nothing else runs in it`,
+        others: metal
+          ? ['A sling or cord', 'Metal and a sling']
+          : [`A worn or burnt ${what}`, 'Another rope runs in it'],
+        why: 'The anchor with the rope through it is one of the three things that go wrong most.',
+        sources: ['practice-hook-up', 'practice-metal-on-metal'],
+      }),
+      item({
+        id: itemId('anchor-points', id, first),
+        part: id,
+        title: first === id ? 'Points of the anchor' : 'Points of the other anchor',
+        look: 'Every point behind, and the rock or wood around it.',
+        touch: 'Pull at each by itself.',
+        question: 'How many points, each seen and pulled at, hold it?',
+        expected: points === 'one' ? 'One' : 'Two or more',
+        others: points === 'one' ? ['None that is beyond doubt'] : ['One', 'Two or more, one of them doubtful'],
+        why: 'Everything hangs on them.',
+        sources: ['practice-hook-up'],
+      }),
+    ];
   });
 }
 
 const firstOf = (ctx: Context, kind: RigLine['kind']): RigLine => ctx.setup.lines.find((l) => l.kind === kind)!;
 
 function atAnchor(ctx: Context, line: RigLine): CheckItem[] {
-  if (line.kind === 'doubled') return line.use === 'joined' ? [joint(line)] : line.ropeA.item ? [middle(line)] : [];
+  if (line.kind === 'doubled') return line.use === 'joined' ? joint(line) : line.ropeA.item ? [middle(line)] : [];
   if (line.kind === 'fixed' && line.rope.item) return fastened(ctx, line);
   return [];
 }
 
-function joint({ joint: { id, knot } }: LineOf<'doubled'>): CheckItem {
+function joint({ joint: { id, knot } }: LineOf<'doubled'>): CheckItem[] {
   const name = knot === 'double-fisherman' ? 'Double fisherman’s' : 'Flat overhand';
-  return item({
-    id: 'joining-knot',
-    part: id,
-    title: 'Knot between the ropes',
-    look: 'Shape of the knot and length of both tails.',
-    touch: 'Pull all four strands tight, one after the other.',
-    question: 'What joins the ropes, and on which side of the anchor is it?',
-    expected: `${name}, dressed, long tails; side known`,
-    others: ['Another knot, or not dressed', 'Side not agreed'],
-    why: 'The knot must hold, must not catch, and decides which strand is pulled.',
-    sources: ['practice-hook-up'],
-  });
+  const shared = { part: id, sources: ['practice-joining-knot' as const] };
+  return [
+    item({
+      ...shared,
+      id: 'joining-knot',
+      title: 'Knot between the ropes',
+      look: 'Shape of the knot.',
+      touch: 'Pull all four strands tight, one after the other.',
+      question: 'What joins the ropes?',
+      expected: `${name}, dressed and tight`,
+      others: ['Another knot', `${name}, crossed or loose`],
+      why: 'The knot must hold, and must not catch when the rope is pulled.',
+    }),
+    item({
+      ...shared,
+      id: 'joining-tails',
+      title: 'Tails of that knot',
+      look: 'Both tails.',
+      touch: 'Measure each along the forearm.',
+      question: 'How long is the shorter tail?',
+      expected: '30 cm or more',
+      others: ['A hand’s width', 'Shorter than that'],
+      why: 'A knot that rolls eats its tails.',
+    }),
+    item({
+      ...shared,
+      id: 'pull-side',
+      title: 'Strand to be pulled',
+      look: 'On which side of the anchor the knot lies.',
+      touch: 'Say its colour to each other.',
+      question: 'Which strand will be pulled?',
+      expected: 'The one with the knot on its side; we said its colour',
+      others: ['The other one', 'It was not agreed'],
+      why: 'Pulled at the other strand, the knot jams in the rings.',
+    }),
+  ];
 }
 
 function middle({ id, ropeA, middleMissM }: LineOf<'doubled'>): CheckItem {
@@ -102,9 +141,9 @@ function fastened(ctx: Context, { id, fastening }: LineOf<'fixed'>): CheckItem[]
       title: 'Which strand is blocked',
       look: 'The knot against the rings, and on which strand it sits.',
       touch: 'Pull hard at the strand you go down, then at the other one.',
-      question: 'What did the two strands do?',
-      expected: 'Mine drew the knot against the rings; the other ran',
-      others: ['The other held, mine ran', 'Both ran'],
+      question: 'Which strand drew the knot against the rings?',
+      expected: 'The one I go down',
+      others: ['The other one', 'Neither'],
       why: 'The strand with the knot runs out of the rings.',
       sources: ['practice-blocked-rope'],
     }),
@@ -115,8 +154,8 @@ function fastened(ctx: Context, { id, fastening }: LineOf<'fixed'>): CheckItem[]
       look: 'It goes through the knot and around the strand you go down.',
       touch: 'Press its gate.',
       question: 'What keeps the knot from slipping through the rings?',
-      expected: 'The knot, and a locked connector around my strand',
-      others: ['Only the knot', 'The connector is not locked, or holds the other strand'],
+      expected: 'A connector around my strand as well',
+      others: ['Only the knot', 'A connector around the other strand as well'],
       why: 'A knot can be drawn through wide rings.',
       sources: ['practice-blocked-rope'],
     }),

@@ -50,6 +50,31 @@ const SEEN: Partial<Record<FindingCode, Observation>> = {
     expected: 'It held the whole weight three times without slipping',
     others: ['It slipped', 'It was not tried'],
   },
+  'rig.condition': {
+    question: 'Run through the hands from end to end: what was found?',
+    expected: 'No cut, no soft, flat or stiff place, every seam whole',
+    others: ['A place that is not as the rest', 'It was not looked over'],
+  },
+  'fit.not-tuned': {
+    question: 'On this rope, low above the ground, hanging for a minute with hands off: how far did it creep?',
+    expected: 'Less than 5 mm',
+    others: ['More than that', 'It was not tried'],
+  },
+  'fit.upper-hole': {
+    question: 'What goes through the upper hole of the clamp and around the rope?',
+    expected: 'A locked connector',
+    others: ['Nothing', 'A connector beside the rope'],
+  },
+  'geometry.base-tie': {
+    question: 'With the line tied as it will be: where is its free end?',
+    expected: 'On the ground, with a metre or more to spare',
+    others: ['It hangs above the ground', 'It was not seen'],
+  },
+  'hold.one-attachment': {
+    question: 'How far below the device is the next knot?',
+    expected: 'Less than five metres, and it cannot enter the device',
+    others: ['Further than that', 'There is none'],
+  },
   'rig.label-contradicts': {
     question: 'Measured once more: which of the two is true?',
     expected: 'The one that was entered, and the other is put right',

@@ -13,19 +13,23 @@ export function testItems(ctx: Context): CheckItem[] {
   const devices = attachments.filter((a) => a.end.kind === 'device' && a.end.item !== null && a.use !== 'aid');
   const hitches = attachments.filter((a) => a.end.kind === 'hitch' && a.end.item !== null);
   return [
-    ...devices.map((a) =>
-      belaysFromHarness(ctx.index, a) || a.root.kind === 'anchor' ? holdPerson(ctx, a) : weigh(ctx, a),
+    ...devices.flatMap((a) =>
+      belaysFromHarness(ctx.index, a) || a.root.kind === 'anchor' ? [holdPerson(ctx, a)] : weigh(ctx, a),
     ),
-    ...hitches.flatMap((a) => [bites(ctx, a, hitches[0]!), ...(ctx.deviceAbove(a) ? [clear(a, hitches[0]!)] : [])]),
+    ...hitches.flatMap((a) => [
+      bites(ctx, a, hitches[0]!),
+      letsGo(a, hitches[0]!),
+      ...(ctx.deviceAbove(a) ? [clear(a, hitches[0]!)] : []),
+    ]),
   ];
 }
 
-const idOf = (ctx: Context, kind: 'weigh-device' | 'hold-person', a: Attachment) =>
+const idOf = (ctx: Context, kind: 'weigh-device' | 'lanyard-on' | 'hold-person', a: Attachment) =>
   itemId(kind, a.id, ctx.setup.attachments.find((x) => x.end.kind === 'device')!.id);
 
-function weigh(ctx: Context, a: Attachment): CheckItem {
+function weigh(ctx: Context, a: Attachment): CheckItem[] {
   const climbs = ctx.use(a).climbs;
-  return item({
+  const weighed = item({
     id: idOf(ctx, 'weigh-device', a),
     part: a.end.id,
     kind: 'function-test',
@@ -37,11 +41,28 @@ function weigh(ctx: Context, a: Attachment): CheckItem {
       ? 'Sit into it and bounce three times, hands off.'
       : 'Take all slack out, sit down on the device, brake hand on the rope.',
     question: climbs ? 'What did it do?' : 'What carries you now?',
-    expected: climbs ? 'It held each time and did not slip' : 'The device; lanyard slack but still clipped',
-    others: climbs ? ['It slipped before it held', 'It ran'] : ['Still the lanyard', 'The device; lanyard already off'],
+    expected: climbs ? 'It held each time' : 'The device alone',
+    others: climbs ? ['It slipped before it held', 'It ran'] : ['Still the lanyard', 'Both'],
     why: 'What was never loaded is not trusted.',
     sources: ['practice-hook-up', 'practice-slow'],
   });
+  if (climbs) return [weighed];
+  return [
+    weighed,
+    item({
+      id: idOf(ctx, 'lanyard-on', a),
+      part: a.end.id,
+      kind: 'function-test',
+      title: 'Lanyard',
+      look: 'Its connector in the anchor, while the device carries.',
+      touch: 'Pull at it: it is slack.',
+      question: 'Where is the lanyard now?',
+      expected: 'Slack, still clipped to the anchor',
+      others: ['Off already', 'Tight'],
+      why: 'Until device and hitch were weighed it is what holds.',
+      sources: ['practice-hook-up'],
+    }),
+  ];
 }
 
 /** Somebody else hangs on it: the rope is loaded while the person still stands or is held otherwise. */
@@ -55,7 +76,7 @@ function holdPerson(ctx: Context, a: Attachment): CheckItem {
     look: `${person ? literal(nameOf(person)) : 'The person'} still stands, or hangs on something else.`,
     touch: 'Take all slack in, brake hand on, and let the person lean back with full weight.',
     question: 'What did the rope do in the device?',
-    expected: 'It held; the brake hand did not slip',
+    expected: 'It held',
     others: ['It crept through the device', 'The hand had to pull with all its force'],
     why: 'What was never loaded is not trusted.',
     sources: ['practice-hook-up', 'practice-lowering'],
@@ -67,16 +88,31 @@ function bites({ setup }: Context, a: Attachment, first: Attachment): CheckItem 
     id: itemId('hitch-bites', a.id, first.id),
     part: a.end.id,
     kind: 'function-test',
-    title: a === first ? 'Hitch bites, and lets go' : `${a.label} bites, and lets go`,
+    title: a === first ? 'Hitch bites' : `${a.label} bites`,
     look: `The hand stays on the rope below the hitch.${setup.site.steepness === 'low' ? ' At this angle the hitch has to be pushed down.' : ' On ground this steep the hitch runs easily.'}`,
-    touch: 'Let the hitch take the rope, ease the hand, then push the hitch down.',
+    touch: 'Let the hitch take the rope, and ease the hand.',
     question: 'What did the hitch do?',
-    expected: 'Gripped, then let go when pushed',
-    others: ['Slipped', 'Gripped and would not let go'],
+    expected: 'It gripped',
+    others: ['It slipped', 'It slipped, then gripped'],
     why: 'A hitch that was not seen to bite is not a backup.',
     sources: ['practice-hitch-test', 'practice-hitch-angle'],
   });
 }
+
+const letsGo = (a: Attachment, first: Attachment): CheckItem =>
+  item({
+    id: itemId('hitch-lets-go', a.id, first.id),
+    part: a.end.id,
+    kind: 'function-test',
+    title: a === first ? 'Hitch lets go' : `${a.label} lets go`,
+    look: 'The wraps, while the hitch is loaded.',
+    touch: 'Push the hitch down with one hand.',
+    question: 'What did the loaded hitch do when it was pushed?',
+    expected: 'It let go',
+    others: ['It would not let go', 'It was not pushed'],
+    why: 'A hitch that does not let go leaves you hanging.',
+    sources: ['practice-hitch-test'],
+  });
 
 function clear(a: Attachment, first: Attachment): CheckItem {
   return item({
