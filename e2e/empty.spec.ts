@@ -19,6 +19,8 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
   await type(page, 'Length on the label', '200 ft');
   await pick(page, 'Sheath', 'Used, smooth');
   await pick(page, 'Middle of the rope', 'Marked');
+  await pick(page, 'Condition of the rope', 'Sound, looked over by eye and hand');
+  await pick(page, 'Stiffness', 'Usual');
   await save();
 
   await next('Add a device');
@@ -45,6 +47,7 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
   await next('Add a harness');
   await type(page, 'Name', 'Own harness');
   await pick(page, 'Leg loops', 'Buckle made to take load');
+  await pick(page, 'Condition of the harness', 'Sound, looked over by eye and hand');
   await save();
 
   await next('Add a person');
@@ -69,6 +72,7 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
   await type(page, 'Width', '16');
   await type(page, 'Length, pulled flat', '60 cm');
   await type(page, 'Declared strength', '22');
+  await pick(page, 'Condition of the sling', 'Sound, looked over by eye and hand');
   await press(page, page.getByRole('button', { name: 'Save' }));
   await kept();
 
@@ -78,6 +82,7 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
   await type(page, 'Diameter on the label', '6');
   await type(page, 'Cut length', '1.5');
   await type(page, 'Declared strength of one strand', '7.2');
+  await pick(page, 'Condition of the cord', 'Sound, looked over by eye and hand');
   await press(page, page.getByRole('button', { name: 'Save' }));
   await kept();
 
@@ -87,6 +92,7 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
   await type(page, 'Name of the set-up', 'First rappel');
   await pick(page, 'Who goes down', 'Me');
   await pick(page, 'Harness', 'Own harness');
+  await pick(page, 'Helmet of the climber', 'Worn and closed');
   const section = (name: RegExp) => press(page, page.getByRole('button', { name }));
   await section(/^Site/);
   await type(page, 'Anchor above the ground', '22');
@@ -101,6 +107,8 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
   await section(/^Device/);
   await pick(page, 'Device', 'Own tube');
   await pick(page, 'Strands through the device', 'Both');
+  await pick(page, 'The rope runs through the device', 'As its maker shows');
+  await pick(page, 'The brake strand runs', 'Over the brake grooves');
   await pick(page, 'Device connector', 'Big pear');
   await pick(page, 'In the device, or at the rope, lies', 'The broad end');
   await pick(page, 'Gate of the device connector', 'Locked');
@@ -122,18 +130,31 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
   await press(page, page.getByRole('button', { name: /Alone/ }));
   const half = page.locator('[data-half="climber"]');
   const expected = [
-    'All stay closed, none slips',
-    'Right hand brakes; nothing can be pulled in',
-    'Metal only; the points behind are sound',
+    'It stayed in place, buckle closed',
+    'All stayed closed, none slipped',
+    'Above the hips',
+    'The right hand',
+    'Nothing',
+    'Metal only',
+    'Two or more',
     /^At the anchor, within/,
     'Both are knotted',
-    'Two through the device, two around the connector',
-    'Locked, did not give, faces away',
+    'Two',
+    'Two',
+    'It held',
+    'It stayed shut',
+    'Nothing',
+    'In the broad end',
     'The belay loop',
-    '4 around both strands',
-    'Leg loop, right; both ends, gate locked',
-    'The device; lanyard slack but still clipped',
-    'Gripped, then let go when pushed',
+    '4',
+    'Two',
+    'It stayed shut',
+    'Both ends',
+    'Leg loop, right',
+    'The device alone',
+    'Slack, still clipped to the anchor',
+    'It gripped',
+    'It let go',
     /^More than/,
   ];
   for (const [i, name] of expected.entries()) {
