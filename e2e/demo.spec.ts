@@ -72,12 +72,12 @@ test('check face to face: both answer, a failure is put right and checked again,
   await open(page, '/demo/setups/setup-low-span');
   await page.getByRole('button', { name: 'Check before use' }).click();
   await page.getByRole('button', { name: /Face to face/ }).click();
-  await expect(page.getByText('1/13')).toHaveCount(2);
+  await expect(page.getByText('1/27')).toHaveCount(2);
 
   await answer(page, 'climber');
   await expect(page.locator('[data-half="climber"]')).toContainText('Your answer is kept');
   await answer(page, 'partner');
-  await expect(page.getByText('2/13')).toHaveCount(2);
+  await expect(page.getByText('2/27')).toHaveCount(2);
 
   await answer(page, 'partner', false);
   await expect(page.locator('[data-half="climber"]')).toContainText('Nobody goes down like this');
@@ -91,10 +91,10 @@ test('check face to face: both answer, a failure is put right and checked again,
 
   // Both look again: the confirmation of one side alone does not close it.
   await answer(page, 'climber');
-  await expect(page.getByText('2/13')).toHaveCount(2);
+  await expect(page.getByText('2/27')).toHaveCount(2);
   await answer(page, 'partner');
-  for (let item = 3; item <= 13; item += 1) {
-    await expect(page.getByText(`${item}/13`)).toHaveCount(2);
+  for (let item = 3; item <= 27; item += 1) {
+    await expect(page.getByText(`${item}/27`)).toHaveCount(2);
     await answer(page, 'partner');
     await answer(page, 'climber');
   }

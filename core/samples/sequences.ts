@@ -20,7 +20,7 @@ export const wallAnchor: Sequence = {
   ...order(
     'clean-anchor',
     { end: 'partner' },
-    'lanyard-clip lanyard-lock lanyard-weigh off-belay rope-clip untie thread end-knot unclip-bight middle throw partner-knot device-thread device-lock hitch-tie hitch-lock device-weigh hitch-test lanyard-off strip call-going go ground',
+    'agree lanyard-clip lanyard-lock lanyard-weigh off-belay rope-clip untie thread end-knot unclip-bight middle throw partner-knot device-thread device-lock hitch-tie hitch-lock device-weigh hitch-test lanyard-off strip call-going go ground ends-untie pull',
   ),
   id: 'sequence-wall',
   name: 'Training wall, route 3',

@@ -23,7 +23,8 @@ describe('troubles of an order', () => {
     expect(new Set(found.map((t) => t.says)).size).toBe(found.length);
   });
   it('a step that cannot be done where it stands', () => {
-    const early = { ...wallAnchor, steps: [wallAnchor.steps[1]!, ...wallAnchor.steps.filter((_, i) => i !== 1)] };
+    const lock = wallAnchor.steps.find((l) => l.id === 'lanyard-lock')!;
+    const early = { ...wallAnchor, steps: [lock, ...wallAnchor.steps.filter((l) => l !== lock)] };
     expect(troubles(walk(early))[0]).toEqual({ at: 0, says: 'It cannot be done before the lanyard is attached.' });
   });
   it('a step that this version does not know changes nothing', () => {
@@ -53,10 +54,16 @@ describe('verdict of an order', () => {
       expect(of({ ...shipped, steps: shipped.steps.slice(0, 3) }).severity).not.toBe('clear');
       expect(of({ ...shipped, steps: [{ kind: 'own', id: 'o', text: 'Rest' }] }).severity).toBe('untested');
     }
-    expect(of(without(wallAnchor, 'ground')).severity).toBe('untested');
+    expect(of(without(wallAnchor, 'ground', 'ends-untie', 'pull')).severity).toBe('untested');
   });
-  it('a call left out is counted and no fault; a break is a Stop', () => {
-    expect(of(without(wallAnchor, 'call-going'))).toEqual({ severity: 'clear', troubles: [], missing: 1 });
+  it('what changes nothing is counted and no fault; a call left out and a break are a Stop', () => {
+    expect(of(without(newSequence('doubled-rappel', 'x', ''), 'call-off'))).toEqual({
+      severity: 'clear',
+      troubles: [],
+      missing: 1,
+    });
+    expect(of(without(wallAnchor, 'call-going')).troubles[0]!.says).toMatch(/before you called/);
+    expect(of(without(wallAnchor, 'agree')).troubles[0]!.says).toMatch(/thinks that you will be lowered/);
     expect(of(lowSpanFromMemory)).toMatchObject({ severity: 'stop', missing: 1 });
   });
 });

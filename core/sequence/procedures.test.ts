@@ -105,7 +105,16 @@ describe('known fatal mistakes', () => {
     ['device connector not locked', ['device-lock'], {}, 'untested'],
     ['lanyard not locked when the belay ends', ['lanyard-lock'], {}, 'untested'],
     ['the other end open', ['partner-knot'], {}, 'fall'],
-    ['the middle missed', [], { middle: 'past' }, 'fall'],
+    ['the middle missed, both ends knotted', [], { middle: 'past' }, 'stranded'],
+    ['the middle missed, and one end open', ['end-knot'], { middle: 'past' }, 'stranded'],
+    ['not agreed that it is a rappel', ['agree'], {}, 'fall'],
+    ['a knot left in when the rope is pulled', ['ends-untie'], {}, 'stranded'],
+    [
+      'gone without a call',
+      ['call-going'],
+      {},
+      'shows: It cannot be done before you called that you are going, and were answered.',
+    ],
     ['through one ring only', [], { thread: 'one-ring' }, 'untested'],
     [
       'only one strand in the device, and both tries left out',

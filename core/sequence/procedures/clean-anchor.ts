@@ -1,5 +1,15 @@
 import { fact, flag, is, lane, never, not, procedure, step, to, wrong } from '../build.ts';
-import { doubledDevice, hitchBelow, lanyardFact, lanyardLane, lanyardOff, lanyardOn } from './common.ts';
+import {
+  callFacts,
+  callGoing,
+  doubledDevice,
+  hitchBelow,
+  lanyardFact,
+  lanyardLane,
+  lanyardOff,
+  lanyardOn,
+  ropeIsFree,
+} from './common.ts';
 
 export const cleanAnchor = procedure({
   id: 'clean-anchor',
@@ -28,6 +38,7 @@ export const cleanAnchor = procedure({
   ],
   variables: [
     lanyardFact,
+    flag('agreed', 'both said that you will rappel and not be lowered'),
     flag('rope.tied', 'you are tied to the rope', 'you are untied'),
     flag('rope.clipped', 'a bight of the rope is tied and clipped to your harness', 'the bight is off the harness'),
     fact('rope.through', ['nothing', 'anchor', 'one-ring', 'rings'], { rings: 'the rope runs through both rings' }),
@@ -37,6 +48,8 @@ export const cleanAnchor = procedure({
     flag('end.second', 'the other end is knotted too'),
     flag('stripped', 'nothing of yours is left on the anchor'),
     flag('going'),
+    ...callFacts,
+    flag('pulled'),
     doubledDevice.fact,
     ...hitchBelow.facts,
   ],
@@ -76,10 +89,56 @@ export const cleanAnchor = procedure({
       'One strand is short: its end comes first and pulls through.',
       is('going'),
       is('rope.middle', 'no'),
+      is('end.first', 'no'),
+    ),
+    never(
+      'short-second',
+      'fall',
+      'One strand is short: its end comes first and pulls through.',
+      is('going'),
+      is('rope.middle', 'no'),
+      is('end.second', 'no'),
+    ),
+    never(
+      'short-knotted',
+      'stranded',
+      'One strand is short: its knot stops you above the ground.',
+      is('going'),
+      is('rope.middle', 'no'),
+      is('end.first'),
+      is('end.second'),
+    ),
+    never(
+      'misunderstood',
+      'fall',
+      'Your partner thinks that you will be lowered, or you do: one waits on a rope that the other has let go.',
+      is('where', 'up'),
+      is('belay.on', 'no'),
+      is('agreed', 'no'),
+    ),
+    never(
+      'jam-first',
+      'stranded',
+      'A knot in the end jams at the rings: the rope stays up.',
+      is('pulled'),
+      is('end.first'),
+    ),
+    never(
+      'jam-second',
+      'stranded',
+      'A knot in the end jams at the rings: the rope stays up.',
+      is('pulled'),
+      is('end.second'),
     ),
     never('left', 'dropped', 'Your gear stays behind on the anchor.', is('going'), is('stripped', 'no')),
   ],
   steps: [
+    step(
+      'agree',
+      'Call down that you will rappel and not be lowered, and hear it said back.',
+      'Both have said “rappel”.',
+      { who: 'both', can: [is('belay.on')], sets: [to('agreed', 'yes')] },
+    ),
     ...lanyardOn(),
     step(
       'off-belay',
@@ -94,7 +153,7 @@ export const cleanAnchor = procedure({
       'Pull up about 9 m of rope, tie a bight and clip it to the harness.',
       'The knot is clipped and locked; it carries nothing.',
       {
-        can: [is('belay.on', 'no')],
+        can: [is('rope.clipped', 'no'), not('rope.through', 'rings', 'one-ring')],
         sets: [to('rope.clipped', 'yes')],
       },
     ),
@@ -103,12 +162,12 @@ export const cleanAnchor = procedure({
       sets: [to('rope.tied', 'no'), to('belay.on', 'no')],
     }),
     step('thread', 'Pass the end through both rings.', 'The end comes out of the second ring.', {
-      can: [is('rope.tied', 'no')],
+      can: [is('rope.tied', 'no'), is('rope.down', 'no')],
       sets: [to('rope.through', 'rings')],
       wrongs: [wrong('one-ring', 'it goes through one ring only', to('rope.through', 'one-ring'))],
     }),
     step('end-knot', 'Knot that end.', 'A knot with a long tail, pulled tight.', {
-      can: [is('rope.tied', 'no')],
+      can: [is('rope.tied', 'no'), is('rope.down', 'no')],
       sets: [to('end.first', 'yes')],
     }),
     step('unclip-bight', 'Unclip the bight and untie it.', 'The rope hangs in the rings, and its end is knotted.', {
@@ -116,7 +175,7 @@ export const cleanAnchor = procedure({
       sets: [to('rope.clipped', 'no')],
     }),
     step('middle', 'Pull the rope through to its middle mark.', 'The mark lies at the rings.', {
-      can: [is('rope.clipped', 'no'), not('rope.through', 'anchor')],
+      can: [is('rope.clipped', 'no'), is('rope.tied', 'no'), not('rope.through', 'anchor', 'nothing'), ...ropeIsFree],
       sets: [to('rope.middle', 'yes')],
       wrongs: [wrong('past', 'you stop short of the mark or pull past it')],
     }),
@@ -126,7 +185,7 @@ export const cleanAnchor = procedure({
       sets: [to('end.second', 'yes')],
     }),
     step('throw', 'Look, call “Rope!”, wait, and throw.', 'Nobody below; both strands run free to the ground.', {
-      can: [is('rope.clipped', 'no'), not('rope.through', 'anchor')],
+      can: [is('rope.clipped', 'no'), is('rope.tied', 'no'), not('rope.through', 'anchor', 'nothing')],
       sets: [to('rope.down', 'yes')],
     }),
     step(
@@ -148,12 +207,17 @@ export const cleanAnchor = procedure({
       2,
     ),
     step('strip', 'Strip the anchor and rack it.', 'Only the rings and the rope are left; everything hangs on you.', {
-      can: [is('lanyard.on', 'no')],
+      can: [
+        is('lanyard.on', 'no'),
+        is('belay.on', 'no'),
+        not('rope.through', 'anchor'),
+        not('weight', 'lanyard', 'belay'),
+      ],
       sets: [to('stripped', 'yes')],
     }),
-    step('call-going', 'Call that you are coming down.', 'Partner answers and steps out of the fall of stones.', {}),
+    callGoing('Call that you are coming down, and hear the answer.', 'Partner answers and steps out of the fall line.'),
     step('go', 'Go down, pushing the hitch along.', 'You see both ends before you reach them.', {
-      can: [is('lanyard.on', 'no'), is('device.on')],
+      can: [is('lanyard.on', 'no'), is('weight', 'device'), is('called')],
       sets: [to('going', 'yes')],
     }),
     step(
@@ -168,9 +232,18 @@ export const cleanAnchor = procedure({
           to('device.on', 'no'),
           to('hitch.on', 'no'),
           to('going', 'no'),
+          to('down', 'yes'),
         ],
         stops: 0,
       },
     ),
+    step('ends-untie', 'Take the knots out of both ends.', 'Both ends are free of knots and twists.', {
+      can: [is('down')],
+      sets: [to('end.first', 'no'), to('end.second', 'no')],
+    }),
+    step('pull', 'Pull the rope down, out of its fall.', 'It runs; the end comes through the rings.', {
+      can: [is('down')],
+      sets: [to('pulled', 'yes')],
+    }),
   ],
 });

@@ -41,6 +41,17 @@ export const lanyardOn = (): Step[] => [
   ),
 ];
 
+/** A rope on which somebody hangs cannot be moved through the rings, nor can one that runs through a device that is clipped. */
+export const ropeIsFree = [not('weight', 'device', 'hitch'), is('device.on', 'no')];
+
+/** Whoever goes down has said so and was answered. */
+export const callFacts = [
+  flag('called', 'you called that you are going, and were answered'),
+  flag('down', 'you stand below, off the rope'),
+];
+export const callGoing = (does: string, see: string): Step =>
+  step('call-going', does, see, { can: [is('down', 'no')], sets: [to('called', 'yes')] });
+
 /** Takes the lanyard off; whoever hangs on it stands up for that. */
 export const lanyardOff = (does: string, see: string, stops: number): Step =>
   step('lanyard-off', does, see, {
@@ -110,7 +121,7 @@ export const hitchBelow = {
       'Tie the hitch around both strands below the device and clip both its ends.',
       'Wraps lie side by side; loaded it stays clear of the device, also with the knee up.',
       {
-        can: [is('rope.down')],
+        can: [is('rope.down'), is('hitch.on', 'no')],
         sets: [to('hitch.on', 'yes'), to('hitch.strands', 'both'), to('hitch.clear', 'yes')],
         wrongs: [
           wrong(

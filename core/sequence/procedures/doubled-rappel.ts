@@ -1,5 +1,15 @@
 import { fact, flag, is, never, not, procedure, step, to, wrong } from '../build.ts';
-import { doubledDevice, hitchBelow, lanyardFact, lanyardLane, lanyardOff, lanyardOn } from './common.ts';
+import {
+  callFacts,
+  callGoing,
+  doubledDevice,
+  hitchBelow,
+  lanyardFact,
+  lanyardLane,
+  lanyardOff,
+  lanyardOn,
+  ropeIsFree,
+} from './common.ts';
 
 export const doubledRappel = procedure({
   id: 'doubled-rappel',
@@ -15,6 +25,7 @@ export const doubledRappel = procedure({
     fact('ends', ['open', 'one', 'both'], { both: 'both ends are knotted', open: 'both ends are free of knots' }),
     flag('rope.down', 'both strands hang down to the ground'),
     flag('going'),
+    ...callFacts,
     flag('pulled'),
     doubledDevice.fact,
     ...hitchBelow.facts,
@@ -27,6 +38,15 @@ export const doubledRappel = procedure({
       'One strand is short: its end comes first and pulls through.',
       is('going'),
       is('rope.middle', 'no'),
+      not('ends', 'both'),
+    ),
+    never(
+      'short-knotted',
+      'stranded',
+      'One strand is short: its knot stops you above the ground.',
+      is('going'),
+      is('rope.middle', 'no'),
+      is('ends', 'both'),
     ),
     never('roll', 'fall', 'A knot with short tails rolls open.', is('going'), is('rope.knot', 'short')),
     never(
@@ -47,6 +67,7 @@ export const doubledRappel = procedure({
   steps: [
     ...lanyardOn(),
     step('edge', 'Step to the edge.', 'You stand where you can reach the rings; nothing loose lies about.', {
+      can: [is('where', 'ground'), is('down', 'no')],
       sets: [to('where', 'up'), to('weight', 'lanyard', is('lanyard.on'))],
     }),
     step('rope-thread', 'Pass the rope through both rings.', 'Rope over metal, not over cord or sling.', {
@@ -56,12 +77,13 @@ export const doubledRappel = procedure({
     }),
     step('rope-join', 'Join the two ropes.', 'Knot dressed and pulled tight strand by strand; tails a forearm long.', {
       only: { rope: 'joined' },
+      can: [is('rope.down', 'no')],
       sets: [to('rope.knot', 'long')],
       wrongs: [wrong('short', 'the tails are short', to('rope.knot', 'short'))],
     }),
     step('rope-middle', 'Bring the middle to the rings.', 'The middle mark lies at the rings.', {
       only: { rope: 'folded' },
-      can: [not('rope.through', 'nothing')],
+      can: [not('rope.through', 'nothing'), ...ropeIsFree],
       sets: [to('rope.middle', 'yes')],
       wrongs: [wrong('guessed', 'the middle is guessed and missed')],
     }),
@@ -71,7 +93,7 @@ export const doubledRappel = procedure({
       'Both partners know which strand is pulled.',
       {
         only: { rope: 'joined' },
-        can: [not('rope.through', 'nothing'), not('rope.knot', 'none')],
+        can: [not('rope.through', 'nothing'), not('rope.knot', 'none'), ...ropeIsFree],
         sets: [to('rope.middle', 'yes')],
       },
     ),
@@ -91,14 +113,12 @@ export const doubledRappel = procedure({
       'You hang on the device, hand on the strands; hitch and device were both tried.',
       2,
     ),
-    step(
-      'call-going',
+    callGoing(
       'Call that you are going, and hear the answer.',
       'Partner answers; hair, straps and gloves are clear of the device.',
-      {},
     ),
     step('go', 'Go down, smoothly, pushing the hitch along.', 'You see both ends before you reach them.', {
-      can: [is('lanyard.on', 'no'), is('device.on')],
+      can: [is('lanyard.on', 'no'), is('weight', 'device'), is('called')],
       sets: [to('going', 'yes')],
     }),
     step('ground', 'Stand on the ground and take device and hitch off.', 'You are clear of the fall of stones.', {
@@ -109,15 +129,17 @@ export const doubledRappel = procedure({
         to('device.on', 'no'),
         to('hitch.on', 'no'),
         to('going', 'no'),
+        to('down', 'yes'),
       ],
       stops: 0,
     }),
-    step('call-off', 'Call that the rope is free.', 'Partner has heard it.', { can: [is('where', 'ground')] }),
+    step('call-off', 'Call that the rope is free.', 'Partner has heard it.', { can: [is('down')] }),
     step('ends-untie', 'Take the knots out of both ends.', 'Both ends are free of knots and twists.', {
+      can: [is('down')],
       sets: [to('ends', 'open')],
     }),
     step('pull', 'Pull the rope down from the side that was agreed, out of its fall.', 'It runs.', {
-      can: [is('where', 'ground')],
+      can: [is('down')],
       sets: [to('pulled', 'yes')],
     }),
   ],

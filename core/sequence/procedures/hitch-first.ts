@@ -26,6 +26,7 @@ export const hitchFirst = procedure({
   ],
   steps: [
     step('end-knot', 'Knot the lower end, or both, before the rope goes over the edge.', 'A knot in every end.', {
+      can: [is('where', 'ground')],
       sets: [to('ends', 'closed')],
     }),
     ...lanyardOn(),

@@ -1,5 +1,5 @@
 import { fact, flag, is, lane, never, not, procedure, step, to, wrong } from '../build.ts';
-import { lanyardFact, lanyardLane, lanyardOff, lanyardOn } from './common.ts';
+import { callFacts, callGoing, lanyardFact, lanyardLane, lanyardOff, lanyardOn } from './common.ts';
 
 /** What the rope may be held by and still carry. */
 const HELD = ['tied', 'blocked'] as const;
@@ -36,6 +36,7 @@ export const singleRappel = procedure({
     fact('device.rope', ['none', 'main', 'other'], { main: 'the strand that is held runs through the device' }),
     flag('hitch.clear', 'loaded and with the knee up, the hitch stays clear of the device'),
     flag('going'),
+    ...callFacts,
     flag('pulled'),
   ],
   invariants: [
@@ -59,6 +60,7 @@ export const singleRappel = procedure({
   steps: [
     ...lanyardOn(),
     step('edge', 'Step to the edge.', 'You stand where you can reach the anchor; nothing loose lies about.', {
+      can: [is('where', 'ground'), is('down', 'no')],
       sets: [to('where', 'up'), to('weight', 'lanyard', is('lanyard.on'))],
     }),
     step(
@@ -89,7 +91,7 @@ export const singleRappel = procedure({
       'Connector locked; it holds the knot to the strand you go down.',
       {
         only: { held: 'blocked' },
-        can: [not('rope.held', 'loose')],
+        can: [not('rope.held', 'loose'), is('where', 'up'), is('going', 'no')],
         sets: [to('rope.backup', 'yes')],
       },
     ),
@@ -122,7 +124,7 @@ export const singleRappel = procedure({
       'Tie the hitch around the strand below the device, one wrap more than on two, and clip both its ends.',
       'Wraps lie side by side; loaded it stays clear of the device, also with the knee up.',
       {
-        can: [is('rope.down')],
+        can: [is('rope.down'), is('hitch.on', 'no')],
         sets: [to('hitch.on', 'yes'), to('hitch.clear', 'yes')],
         wrongs: [wrong('too-long', 'its loop is long enough to reach the device', to('hitch.on', 'yes'))],
       },
@@ -148,13 +150,12 @@ export const singleRappel = procedure({
       'You hang on the device, hand on the strand; hitch and device were both tried.',
       2,
     ),
-    step(
-      'call-going',
+    callGoing(
       'Call that you are going, and hear the answer.',
       'Partner answers; hair, straps and gloves are clear of the device.',
     ),
     step('go', 'Go down, smoothly, pushing the hitch along.', 'You see the end before you reach it.', {
-      can: [is('lanyard.on', 'no'), is('device.on')],
+      can: [is('lanyard.on', 'no'), is('weight', 'device'), is('called')],
       sets: [to('going', 'yes')],
     }),
     step('ground', 'Stand on the ground and take device and hitch off.', 'You are clear of falling rock.', {
@@ -165,18 +166,19 @@ export const singleRappel = procedure({
         to('device.on', 'no'),
         to('hitch.on', 'no'),
         to('going', 'no'),
+        to('down', 'yes'),
       ],
       stops: 0,
     }),
-    step('call-off', 'Call that the rope is free.', 'Partner has heard it.', { can: [is('where', 'ground')] }),
+    step('call-off', 'Call that the rope is free.', 'Partner has heard it.', { can: [is('down')] }),
     step('end-untie', 'Take the knot out of the end.', 'The end is free of knots and twists.', {
       only: { held: 'blocked' },
-      can: [is('where', 'ground')],
+      can: [is('down')],
       sets: [to('ends', 'open')],
     }),
     step('pull', 'Pull the other strand down, out of its fall; the knot comes with it.', 'It runs.', {
       only: { held: 'blocked' },
-      can: [is('where', 'ground')],
+      can: [is('down')],
       sets: [to('pulled', 'yes')],
     }),
   ],

@@ -1,4 +1,4 @@
-import { fact, flag, is, lane, never, procedure, step, to, wrong } from '../build.ts';
+import { fact, flag, is, lane, never, not, procedure, step, to, wrong } from '../build.ts';
 
 export const stopAndGo = procedure({
   id: 'stop-and-go',
@@ -32,12 +32,20 @@ export const stopAndGo = procedure({
     fact('hand', ['off', 'on'], { on: 'the brake hand is on the strands', off: 'the brake hand is off' }),
     flag('hitch.bites', 'the hitch is let go and bites', 'the hitch is held loose'),
     flag('knot', 'a big knot is tied in the brake strands below the hitch', 'the knot below is untied'),
+    flag('hitch.loose', 'the stuck hitch was pushed loose and dressed again'),
     flag('foot', 'the foot stands in the loop'),
     flag('worked', 'the work is done'),
     flag('going'),
   ],
   invariants: [
     never('jam', 'stranded', 'The knot below runs into the hitch: you are stuck on the rope.', is('going'), is('knot')),
+    never(
+      'upper-unlocked',
+      'untested',
+      'The upper hitch carries you by a connector that is not locked.',
+      is('weight', 'upper'),
+      is('upper.locked', 'no'),
+    ),
     never('stuck', 'stranded', 'The upper hitch is left on: it bites and you hang on it.', is('going'), is('upper.on')),
   ],
   steps: [
@@ -49,7 +57,7 @@ export const stopAndGo = procedure({
       'Tie a big knot in both brake strands, a forearm below the hitch.',
       'Overhand on a bight, in both strands.',
       {
-        can: [is('hand', 'on')],
+        can: [is('hand', 'on'), is('going', 'no')],
         sets: [to('knot', 'yes')],
       },
     ),
@@ -68,7 +76,7 @@ export const stopAndGo = procedure({
       'On both strands; within reach when it is loaded.',
       {
         only: { hitch: 'stuck' },
-        can: [is('knot')],
+        can: [is('knot'), is('going', 'no')],
         sets: [to('upper.on', 'yes')],
       },
     ),
@@ -83,15 +91,15 @@ export const stopAndGo = procedure({
       'The upper hitch carries you; the device is slack.',
       {
         only: { hitch: 'stuck' },
-        can: [is('upper.on')],
+        can: [is('upper.on'), is('knot')],
         tests: 'upper',
         sets: [to('foot', 'yes')],
       },
     ),
     step('loosen', 'Push the stuck hitch loose and dress it again.', 'The hitch slides, and bites when let go.', {
       only: { hitch: 'stuck' },
-      can: [is('upper.tested')],
-      sets: [to('hitch.bites', 'yes')],
+      can: [is('weight', 'upper'), is('knot')],
+      sets: [to('hitch.bites', 'yes'), to('hitch.loose', 'yes')],
       wrongs: [wrong('off', 'it is taken off and left off', to('hitch.on', 'no'), to('hitch.bites', 'no'))],
     }),
     step(
@@ -100,13 +108,13 @@ export const stopAndGo = procedure({
       'The device carries you again; the upper hitch is slack.',
       {
         only: { hitch: 'stuck' },
-        can: [is('foot')],
+        can: [is('foot'), is('weight', 'upper')],
         sets: [to('hand', 'on'), to('weight', 'device')],
       },
     ),
     step('upper-off', 'Take the upper hitch and the foot loop off.', 'Nothing is left above the device.', {
       only: { hitch: 'stuck' },
-      can: [is('upper.on')],
+      can: [is('upper.on'), not('weight', 'upper')],
       sets: [to('upper.on', 'no'), to('upper.tested', 'no'), to('upper.locked', 'no'), to('foot', 'no')],
     }),
     step('hand-back', 'Brake hand back on the strands, above the knot.', 'Hand closed before anything is untied.', {
@@ -115,7 +123,7 @@ export const stopAndGo = procedure({
       sets: [to('hand', 'on')],
     }),
     step('unknot', 'Untie the knot below.', 'Both strands run free to the ground.', {
-      can: [is('knot')],
+      can: [is('knot'), is('hand', 'on'), is('upper.on', 'no')],
       sets: [to('knot', 'no')],
       wrongs: [wrong('both-hands', 'both hands untie it', to('knot', 'no'), to('hand', 'off'))],
     }),

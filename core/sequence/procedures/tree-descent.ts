@@ -84,11 +84,12 @@ export const treeDescent = procedure({
       'Rehearse the whole change half a metre above the ground, down to standing.',
       'Groove and friction carry you, the hand stops you, the hitch bites again.',
       {
+        can: [is('where', 'ground'), is('hitch.tested')],
         sets: [to('rehearsed', 'yes')],
       },
     ),
     step('climb', 'Climb to the place of work.', 'Fork and line looked at from near.', {
-      can: [is('hitch.tested')],
+      can: [is('hitch.tested'), is('where', 'ground'), is('device.on', 'no'), is('going', 'no')],
       sets: [to('where', 'up'), to('weight', 'hitch')],
     }),
     step('second-stem', 'Lanyard round the stem.', 'Round wood as thick as your thigh, on its own attachment.', {

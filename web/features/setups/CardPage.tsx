@@ -90,13 +90,15 @@ function Card({ setup }: { setup: Setup }) {
         </ul>
       )}
       <h2 className="mt-3 print:text-sm">{verdict === 'stop' ? 'At the rope, once no Stop is left' : 'At the rope'}</h2>
-      <ol className="columns-1 gap-5 sm:columns-2 print:columns-2">
+      <ol className="columns-1 gap-5 sm:columns-2 print:columns-3 print:gap-4 print:text-[9.5px]">
         {items.map((item) => (
           <li key={item.id} className="flex break-inside-avoid items-start gap-2 py-0.5">
             <span aria-hidden className="mt-1 size-3.5 shrink-0 border border-ink" />
             <span>
-              <strong>{item.title}:</strong>{' '}
-              {fillTemplate(item.kind === 'open-finding' ? item.look : item.expected, item.numbers, system)}
+              {item.kind === 'open-finding' ? `${item.title}: ` : `${item.title}. ${item.question} `}
+              <strong className="font-semibold">
+                {fillTemplate(item.kind === 'open-finding' ? item.look : item.expected, item.numbers, system)}
+              </strong>
             </span>
           </li>
         ))}
