@@ -26,8 +26,8 @@ test('a procedure is taken, reordered into a fatal order by keyboard, and it say
   await page.keyboard.press('ArrowUp');
   await expect(said).not.toHaveText(before);
   await page.keyboard.press('Space');
-  await expect(order.locator('> li').nth(4)).toHaveAttribute('data-step', 'untie');
-  await expect(verdict(page)).toContainText(`Stop · step 5 of ${wallAnchor.steps.length}: ${does('untie')}`);
+  await expect(order.locator('> li').nth(5)).toHaveAttribute('data-step', 'untie');
+  await expect(verdict(page)).toContainText(`Stop · step 6 of ${wallAnchor.steps.length}: ${does('untie')}`);
   await expect(untie.locator('[data-trouble]')).toContainText('neither tied nor clipped to you');
   await expect(page.getByText('It can be gone through when no Stop is left.')).toBeVisible();
   await page.getByRole('button', { name: /^Undo/ }).click();
@@ -42,7 +42,7 @@ test('another order that is as good is accepted; a step is taken out, seen as fa
   await order.locator('[data-step="call-going"]').getByRole('button', { name: /^\d+ / }).click();
   await page.getByRole('button', { name: 'Up', exact: true }).click();
   await page.getByRole('button', { name: 'Up', exact: true }).click();
-  await expect(order.locator('> li').nth(18)).toHaveAttribute('data-step', 'call-going');
+  await expect(order.locator('> li').nth(19)).toHaveAttribute('data-step', 'call-going');
   await expect(verdict(page)).toContainText('No fault found');
 
   await order.locator('[data-step="hitch-test"]').getByRole('button', { name: /^\d+ / }).click();

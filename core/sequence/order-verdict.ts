@@ -32,11 +32,13 @@ export interface OrderVerdict {
   readonly missing: number;
 }
 
-/** What an order gets done: where it ends, and whether one was ever off the ground and ever went down. */
+/** What an order gets done: where it ends, whether one was ever off the ground and ever went down, the work that one stopped for, the rope. */
 const gets = (moments: readonly Moment[]) => ({
   ends: moments.at(-1)!.state.where,
   up: moments.some((m) => m.state.where === 'up'),
   goes: moments.some((m) => m.state.going === 'yes'),
+  worked: moments.some((m) => m.state.worked === 'yes'),
+  pulled: moments.some((m) => m.state.pulled === 'yes'),
 });
 
 /**
@@ -58,6 +60,6 @@ export function orderVerdict(
     ),
   );
   const own = gets(moments);
-  const done = own.ends === wanted.ends && own.up === wanted.up && own.goes === wanted.goes;
+  const done = (Object.keys(wanted) as (keyof typeof wanted)[]).every((key) => own[key] === wanted[key]);
   return { severity: found.length > 0 ? 'stop' : done ? 'clear' : 'untested', troubles: found, missing };
 }

@@ -7,10 +7,12 @@ import {
   explore,
   movesOf,
   newSequence,
+  orderVerdict,
   PROCEDURES,
   pausesOf,
   replay,
   stepsOf,
+  walk,
   withOption,
   type Deviation,
   type Procedure,
@@ -164,7 +166,8 @@ describe('known fatal mistakes', () => {
   });
   it('lowering from an anchor: brake strand beside the load, open end, no agreement, slack, lanyard off too early', () => {
     const lower = fresh('lower-anchor');
-    expect(named(lower, ['brake-led'])).toBe('fall');
+    expect(named(lower, ['brake-led'])).toMatch(/^shows: The rope does not hold/);
+    expect(named(lower, ['brake-led', 'device-weigh'])).toBe('unattached');
     expect(named(lower, ['end-knot'])).toBe('fall');
     expect(named(lower, ['call-lower'])).toBe('fall');
     expect(named(lower, ['take-in'])).toBe('drop');
@@ -204,11 +207,146 @@ describe('known fatal mistakes', () => {
   });
   it('half-way: hand off without a knot, knot left in, stuck hitch left off', () => {
     const stop = fresh('stop-and-go');
-    expect(named(stop, ['stop'])).toBe('untested');
+    expect(named(stop, ['stop'])).toMatch(/^shows: It cannot be done before the hitch is let go and bites/);
     expect(named(stop, ['knot'])).toBe('drop');
     expect(named(stop, ['unknot'])).toBe('stranded');
     expect(named(withOption(stop, 'hitch', 'stuck'), [], { loosen: 'off' })).toBe('untested');
   });
+});
+
+describe('orders that broke and were called clear', () => {
+  const of = (sequence: Sequence) => orderVerdict(sequence, walk(sequence)).severity;
+  const anchor = fresh('clean-anchor');
+  const rappel = fresh('doubled-rappel');
+  const stuck = withOption(fresh('stop-and-go'), 'hitch', 'stuck');
+  it.each<[string, Sequence]>([
+    ['strip the anchor first, the belay runs through it', moved(anchor, 'strip', 'agree')],
+    ['the middle to the rings while one hangs on the device', moved(anchor, 'middle', 'lanyard-off')],
+    ['the same on two strands', moved(rappel, 'rope-middle', 'lanyard-off')],
+    ['knot an end that hangs far below', moved(anchor, 'end-knot', 'device-thread')],
+    ['rehearse low while up in the tree', moved(fresh('tree-descent'), 'rehearse', 'second-stem')],
+    ['climb after the device took over', moved(fresh('tree-descent'), 'climb', 'go')],
+    ['stuck hitch: the stopper untied first', moved(stuck, 'unknot', 'loosen')],
+    ['stuck hitch: the upper one not locked', moved(stuck, 'upper-lock', 'upper-off')],
+    ['“rope is free” before coming down', moved(rappel, 'call-off', 'go')],
+    ['“rope is free” at the very start', moved(rappel, 'call-off', 'lanyard-clip')],
+    ['a knot in the end, then through the rings', moved(anchor, 'end-knot', 'thread')],
+    ['thrown before anything holds it', moved(fresh('single-rappel'), 'throw', 'rope-block')],
+    ['lowered while the lanyard is still on', moved(fresh('lower-anchor'), 'lanyard-off', 'untie')],
+  ])('%s', (_, sequence) => expect(of(sequence)).toBe('stop'));
+  it('a call for going down that is missing is a Stop', () => {
+    for (const id of ['doubled-rappel', 'single-rappel', 'clean-anchor', 'eight'] as const) {
+      const sequence = fresh(id);
+      expect(of({ ...sequence, steps: sequence.steps.filter((l) => l.id !== 'call-going') }), id).toBe('stop');
+    }
+  });
+  it('a rope that is left hanging is not the end of the job', () =>
+    expect(of({ ...rappel, steps: rappel.steps.filter((l) => l.id !== 'pull') })).toBe('untested'));
+  it('the more careful order is accepted: the bight clipped while still on belay', () =>
+    expect(of(moved(anchor, 'rope-clip', 'off-belay'))).toBe('clear'));
+});
+
+/** A small generator with a seed (mulberry32). */
+const randomFrom = (seed: number) => {
+  let a = seed;
+  return (below: number) => {
+    a = (a + 0x6d2b79f5) | 0;
+    let t = Math.imul(a ^ (a >>> 15), 1 | a);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return Math.floor((((t ^ (t >>> 14)) >>> 0) / 4294967296) * below);
+  };
+};
+/** What no order that is called clear may have, whatever else is changed in it: the first done after the second, or not at all. */
+const NEVER_CLEAR: Partial<Record<ProcedureId, readonly (readonly [string, string])[]>> = {
+  'doubled-rappel': [
+    ['hitch-test', 'lanyard-off'],
+    ['device-weigh', 'lanyard-off'],
+    ['ends-knot', 'go'],
+    ['device-lock', 'lanyard-off'],
+    ['ends-knot', 'throw'],
+    ['go', 'call-off'],
+    ['ends-untie', 'pull'],
+    ['rope-middle', 'device-thread'],
+  ],
+  'clean-anchor': [
+    ['agree', 'off-belay'],
+    ['off-belay', 'untie'],
+    ['rope-clip', 'untie'],
+    ['lanyard-lock', 'off-belay'],
+    ['untie', 'strip'],
+    ['hitch-test', 'lanyard-off'],
+    ['thread', 'end-knot'],
+    ['middle', 'device-thread'],
+    ['call-going', 'go'],
+  ],
+  'single-rappel': [
+    ['rope-block', 'throw'],
+    ['rope-clip', 'lanyard-off'],
+    ['hitch-test', 'lanyard-off'],
+    ['end-knot', 'throw'],
+  ],
+  'lower-anchor': [
+    ['lanyard-off', 'lower'],
+    ['call-lower', 'lanyard-off'],
+    ['brake-led', 'device-weigh'],
+    ['device-lock', 'lanyard-off'],
+    ['ground', 'untie'],
+  ],
+  'lower-ground': [
+    ['device-lock', 'climb'],
+    ['call-top', 'lower'],
+    ['ground', 'untie'],
+    ['end-knot', 'lower'],
+  ],
+  'tree-descent': [
+    ['rehearse', 'climb'],
+    ['hitch-lock', 'climb'],
+    ['second-lock', 'break'],
+    ['slack', 'break'],
+  ],
+  'stop-and-go': [
+    ['stop', 'knot'],
+    ['knot', 'hand-off'],
+  ],
+  'hitch-first': [
+    ['hitch-test', 'lanyard-off'],
+    ['take-in', 'device-weigh'],
+    ['end-knot', 'edge'],
+  ],
+  eight: [
+    ['line-belay', 'edge'],
+    ['tuck', 'eight-clip'],
+    ['knot', 'hands-off'],
+  ],
+};
+
+describe('random orders', () => {
+  it.each(Object.entries(NEVER_CLEAR) as [ProcedureId, readonly (readonly [string, string])[]][])(
+    '%s: none that is called clear has one of the fatal departures',
+    (id, rules) => {
+      const sequence = fresh(id);
+      const shipped = sequence.steps.map((l) => l.id);
+      for (const rule of rules) for (const step of rule) expect(shipped, step).toContain(step);
+      const random = randomFrom(7);
+      let clear = 0;
+      for (let n = 0; n < 3000; n += 1) {
+        const steps = [...shipped];
+        for (let c = 1 + random(3); c > 0; c -= 1) {
+          const [step] = steps.splice(random(steps.length), 1);
+          if (random(3) > 0) steps.splice(random(steps.length + 1), 0, step!);
+        }
+        const own: Sequence = { ...sequence, steps: steps.map((step) => ({ kind: 'step', id: step })) };
+        if (orderVerdict(own, walk(own)).severity !== 'clear') continue;
+        clear += 1;
+        for (const [first, then] of rules) {
+          const [x, y] = [steps.indexOf(first), steps.indexOf(then)];
+          expect(y < 0 || (x >= 0 && x < y), `${steps.join(' ')}: ${then} before ${first}`).toBe(true);
+        }
+      }
+      // Else nothing was looked at.
+      expect(clear).toBeGreaterThan(5);
+    },
+  );
 });
 
 describe('other orders', () => {
@@ -216,7 +354,7 @@ describe('other orders', () => {
   it('one that is as good is accepted', () => {
     for (const other of [
       moved(anchor, 'hitch-tie', 'device-lock'),
-      moved(anchor, 'end-knot', 'thread'),
+      moved(anchor, 'rope-clip', 'off-belay'),
       moved(anchor, 'call-going', 'lanyard-off'),
     ])
       expect(breachesOf(other)).toEqual([]);

@@ -158,11 +158,12 @@ export const cleanAnchor = procedure({
       },
     ),
     step('untie', 'Untie from the rope.', 'The bight is still clipped.', {
-      can: [is('rope.tied')],
-      sets: [to('rope.tied', 'no'), to('belay.on', 'no')],
+      can: [is('rope.tied'), is('belay.on', 'no')],
+      sets: [to('rope.tied', 'no')],
     }),
     step('thread', 'Pass the end through both rings.', 'The end comes out of the second ring.', {
-      can: [is('rope.tied', 'no'), is('rope.down', 'no')],
+      // A knot in the end does not go through the rings.
+      can: [is('rope.tied', 'no'), is('rope.down', 'no'), is('end.first', 'no')],
       sets: [to('rope.through', 'rings')],
       wrongs: [wrong('one-ring', 'it goes through one ring only', to('rope.through', 'one-ring'))],
     }),

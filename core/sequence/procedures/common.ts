@@ -44,13 +44,13 @@ export const lanyardOn = (): Step[] => [
 /** A rope on which somebody hangs cannot be moved through the rings, nor can one that runs through a device that is clipped. */
 export const ropeIsFree = [not('weight', 'device', 'hitch'), is('device.on', 'no')];
 
-/** Whoever goes down has said so and was answered. */
+/** Whoever goes down has said so, hanging on the device and ready, and was answered. */
 export const callFacts = [
   flag('called', 'you called that you are going, and were answered'),
   flag('down', 'you stand below, off the rope'),
 ];
 export const callGoing = (does: string, see: string): Step =>
-  step('call-going', does, see, { can: [is('down', 'no')], sets: [to('called', 'yes')] });
+  step('call-going', does, see, { can: [is('weight', 'device')], sets: [to('called', 'yes')] });
 
 /** Takes the lanyard off; whoever hangs on it stands up for that. */
 export const lanyardOff = (does: string, see: string, stops: number): Step =>

@@ -71,7 +71,8 @@ export const doubledRappel = procedure({
       sets: [to('where', 'up'), to('weight', 'lanyard', is('lanyard.on'))],
     }),
     step('rope-thread', 'Pass the rope through both rings.', 'Rope over metal, not over cord or sling.', {
-      can: [is('where', 'up'), is('rope.through', 'nothing')],
+      // A knot in the end does not go through the rings.
+      can: [is('where', 'up'), is('rope.through', 'nothing'), is('ends', 'open')],
       sets: [to('rope.through', 'rings')],
       wrongs: [wrong('sling', 'it runs through the sling instead of the rings', to('rope.through', 'sling'))],
     }),

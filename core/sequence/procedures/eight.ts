@@ -103,6 +103,7 @@ export const eight = procedure({
     fact('lock', ['none', 'once', 'twice'], { twice: 'the strand is locked twice', none: 'the strand is not locked' }),
     flag('bight', 'a bight comes through'),
     flag('knot', 'the safety knot is tied around the load strand', 'the safety knot is untied'),
+    flag('called', 'you called that you are going, and were answered'),
     flag('going', 'you are moving', 'you have stopped'),
   ],
   invariants: [
@@ -132,10 +133,11 @@ export const eight = procedure({
     }),
     step('line-belay', 'Ask “On belay?”, wait for the answer.', 'The belayer answers; the line comes tight.', {
       who: 'belayer',
+      can: [is('line.on')],
       sets: [to('line.belayed', 'yes')],
     }),
     step('line-weigh', 'Lean into the safety line.', 'The safety line carries you.', {
-      can: [is('line.on')],
+      can: [is('line.locked')],
       tests: 'line',
     }),
     ...lanyardOn(),
@@ -146,7 +148,7 @@ export const eight = procedure({
       'Turn the eight and clip its small ring to the belay loop.',
       'It never was in the air unclipped.',
       {
-        can: [is('eight.threaded', 'right', 'left')],
+        can: [is('eight.threaded', 'right', 'left'), is('clear')],
         sets: [to('eight.on', 'yes')],
       },
     ),
@@ -170,13 +172,16 @@ export const eight = procedure({
       { can: [is('eight.on')], tests: 'eight' },
     ),
     lanyardOff('Unclip the lanyard.', 'Hand on, safety line on, eight tried.', 2),
-    step('call-going', 'Call that you are going down.', 'The belayer answers.', {}),
+    step('call-going', 'Call that you are going down.', 'The belayer answers.', {
+      can: [is('weight', 'eight')],
+      sets: [to('called', 'yes')],
+    }),
     step(
       'go',
       'Go down; more friction with the hand behind the hip, less with it out.',
       'Even pace; the eight stays cool enough to touch.',
       {
-        can: [is('lanyard.on', 'no'), is('eight.on')],
+        can: [is('lanyard.on', 'no'), is('weight', 'eight'), is('called')],
         sets: [to('going', 'yes')],
       },
     ),
@@ -240,12 +245,19 @@ export const eight = procedure({
       },
     ),
     step('go-on', 'Go on down.', 'Even pace.', {
-      can: [is('hand', 'on'), is('lock', 'none')],
+      can: [is('hand', 'on'), is('lock', 'none'), is('lanyard.on', 'no'), is('called')],
       sets: [to('going', 'yes')],
     }),
     step('ground', 'Stand on the ground, take the eight off, then the safety line.', 'Belayer told.', {
       can: [is('going')],
-      sets: [to('where', 'ground'), to('weight', 'feet'), to('eight.on', 'no'), to('hand', 'off'), to('line.on', 'no')],
+      sets: [
+        to('where', 'ground'),
+        to('weight', 'feet'),
+        to('eight.on', 'no'),
+        to('hand', 'off'),
+        to('line.on', 'no'),
+        to('going', 'no'),
+      ],
       stops: 0,
     }),
   ],

@@ -1,8 +1,9 @@
+import type { Condition } from '../procedure.ts';
 import { fact, flag, is, lane, never, not, procedure, step, to, wrong } from '../build.ts';
 import { lanyardFact, lanyardLane, lanyardOff, lanyardOn } from './common.ts';
 
 /** The rope by which somebody is lowered holds when it is tied in and runs the right way round through the device. */
-const ropeLane = lane('rope', 'Rope', [[is('tie', 'finished'), is('threaded', 'right')]]);
+const held = [is('tie', 'finished'), is('threaded', 'right')];
 const facts = [
   fact('tie', ['none', 'unfinished', 'finished'], {
     finished: 'the knot is finished, through both tie-in points, five pairs and a tail',
@@ -16,6 +17,7 @@ const facts = [
   flag('slack', 'slack lies between device and person', 'the rope is tight from the device to the person'),
   flag('agreed', 'both said that it is lowering, and by which word'),
   flag('going'),
+  flag('down', 'the person stands below, off the rope'),
 ];
 const openEnd = never('end', 'fall', 'The free end runs through the device.', is('going'), is('ends', 'open'));
 const alone = never(
@@ -60,28 +62,24 @@ const agree = step(
   'Both have said “lower”.',
   { who: 'both', sets: [to('agreed', 'yes')] },
 );
-const lowerStep = step(
-  'lower',
-  'Lower slowly, brake hand on the rope all the time.',
-  'The person is in sight, or in hearing.',
-  {
+const lowerStep = (...more: Condition[]) =>
+  step('lower', 'Lower slowly, brake hand on the rope all the time.', 'The person is in sight, or in hearing.', {
     who: 'belayer',
-    can: [is('weight', 'rope')],
+    can: [is('weight', 'rope'), is('where', 'up'), ...more],
     sets: [to('going', 'yes')],
-  },
-);
+  });
 const ground = step(
   'ground',
   'Stand on the ground and take the weight off the rope.',
   'The person stands by themselves.',
   {
     can: [is('going')],
-    sets: [to('where', 'ground'), to('weight', 'feet'), to('going', 'no')],
+    sets: [to('where', 'ground'), to('weight', 'feet'), to('going', 'no'), to('down', 'yes')],
     stops: 0,
   },
 );
 const untie = step('untie', 'Untie and call that the rope is free.', 'The belayer has heard it.', {
-  can: [is('where', 'ground')],
+  can: [is('down')],
   sets: [to('tie', 'none'), to('rope.on', 'no')],
 });
 
@@ -89,7 +87,7 @@ export const lowerFromAnchor = procedure({
   id: 'lower-anchor',
   title: 'Lower somebody from an anchor',
   purpose: 'Device at the anchor, brake strand led up through a connector above it; the person waits on a lanyard.',
-  lanes: [lanyardLane, ropeLane],
+  lanes: [lanyardLane, lane('rope', 'Rope', [[...held, is('brake', 'over')]])],
   variants: [],
   variables: [
     lanyardFact,
@@ -110,6 +108,15 @@ export const lowerFromAnchor = procedure({
       is('brake', 'beside'),
     ),
     never('shock', 'drop', 'Slack is left: the person drops into it.', is('weight', 'rope'), is('slack')),
+    never(
+      'unagreed',
+      'fall',
+      'The lanyard is off and it was not agreed that it is lowering: the belayer may take the rope out of the device.',
+      is('where', 'up'),
+      is('weight', 'rope'),
+      is('lanyard.on', 'no'),
+      is('agreed', 'no'),
+    ),
   ],
   steps: [
     ...lanyardOn(),
@@ -151,7 +158,7 @@ export const lowerFromAnchor = procedure({
     ),
     agree,
     lanyardOff('Unclip the lanyard.', 'You hang on the rope; the belayer has the brake strand in the hand.', 1),
-    lowerStep,
+    lowerStep(is('lanyard.on', 'no')),
     ground,
     untie,
   ],
@@ -161,9 +168,9 @@ export const lowerFromGround = procedure({
   id: 'lower-ground',
   title: 'Climb on a top rope and be lowered',
   purpose: 'The rope runs over an anchor above; the belayer stands below with the device on the harness.',
-  lanes: [ropeLane],
+  lanes: [lane('rope', 'Rope', [held])],
   variants: [],
-  variables: facts,
+  variables: [...facts, flag('topCalled', 'the call from the top was answered, and the rope went tight')],
   start: { slack: 'yes' },
   invariants: [
     openEnd,
@@ -207,6 +214,7 @@ export const lowerFromGround = procedure({
       { can: [is('rope.on')], sets: [to('where', 'low')], tests: 'rope' },
     ),
     step('climb', 'Climb; the belayer takes in at once.', 'Never more slack than an arm’s length.', {
+      can: [is('rope.on'), is('down', 'no')],
       sets: [to('where', 'up'), to('weight', 'rope')],
       wrongs: [wrong('slack', 'slack is left hanging', to('where', 'up'), to('weight', 'rope'), to('slack', 'yes'))],
     }),
@@ -216,9 +224,10 @@ export const lowerFromGround = procedure({
       'The rope pulls at the harness before you let go.',
       {
         can: [is('where', 'up')],
+        sets: [to('topCalled', 'yes')],
       },
     ),
-    lowerStep,
+    lowerStep(is('topCalled')),
     ground,
     untie,
   ],

@@ -91,7 +91,7 @@ export const singleRappel = procedure({
       'Connector locked; it holds the knot to the strand you go down.',
       {
         only: { held: 'blocked' },
-        can: [not('rope.held', 'loose'), is('where', 'up'), is('going', 'no')],
+        can: [not('rope.held', 'loose'), is('lanyard.on'), not('weight', 'device', 'hitch')],
         sets: [to('rope.backup', 'yes')],
       },
     ),
@@ -100,7 +100,7 @@ export const singleRappel = procedure({
       sets: [to('ends', 'closed')],
     }),
     step('throw', 'Look, call “Rope!”, wait, and throw the rope.', 'Nobody below; the end lies on the ground.', {
-      can: [is('where', 'up')],
+      can: [is('where', 'up'), not('rope.held', 'loose')],
       sets: [to('rope.down', 'yes')],
     }),
     step(

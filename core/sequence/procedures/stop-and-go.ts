@@ -33,6 +33,7 @@ export const stopAndGo = procedure({
     flag('hitch.bites', 'the hitch is let go and bites', 'the hitch is held loose'),
     flag('knot', 'a big knot is tied in the brake strands below the hitch', 'the knot below is untied'),
     flag('hitch.loose', 'the stuck hitch was pushed loose and dressed again'),
+    flag('lifted', 'the upper hitch carried you'),
     flag('foot', 'the foot stands in the loop'),
     flag('worked', 'the work is done'),
     flag('going'),
@@ -46,6 +47,14 @@ export const stopAndGo = procedure({
       is('weight', 'upper'),
       is('upper.locked', 'no'),
     ),
+    never(
+      'still-stuck',
+      'stranded',
+      'The hitch is still stuck: you sit back into what you wanted to get out of.',
+      is('going'),
+      is('lifted'),
+      is('hitch.loose', 'no'),
+    ),
     never('stuck', 'stranded', 'The upper hitch is left on: it bites and you hang on it.', is('going'), is('upper.on')),
   ],
   steps: [
@@ -57,7 +66,7 @@ export const stopAndGo = procedure({
       'Tie a big knot in both brake strands, a forearm below the hitch.',
       'Overhand on a bight, in both strands.',
       {
-        can: [is('hand', 'on'), is('going', 'no')],
+        can: [is('hand', 'on'), is('hitch.bites'), is('going', 'no')],
         sets: [to('knot', 'yes')],
       },
     ),
@@ -93,7 +102,7 @@ export const stopAndGo = procedure({
         only: { hitch: 'stuck' },
         can: [is('upper.on'), is('knot')],
         tests: 'upper',
-        sets: [to('foot', 'yes')],
+        sets: [to('foot', 'yes'), to('lifted', 'yes')],
       },
     ),
     step('loosen', 'Push the stuck hitch loose and dress it again.', 'The hitch slides, and bites when let go.', {

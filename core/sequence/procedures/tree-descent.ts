@@ -89,16 +89,18 @@ export const treeDescent = procedure({
       },
     ),
     step('climb', 'Climb to the place of work.', 'Fork and line looked at from near.', {
-      can: [is('hitch.tested'), is('where', 'ground'), is('device.on', 'no'), is('going', 'no')],
+      can: [is('hitch.tested'), is('hitch.locked'), is('where', 'ground'), is('device.on', 'no'), is('going', 'no')],
       sets: [to('where', 'up'), to('weight', 'hitch')],
     }),
     step('second-stem', 'Lanyard round the stem.', 'Round wood as thick as your thigh, on its own attachment.', {
       only: { second: 'stem' },
+      can: [is('where', 'up')],
       sets: [to('second.on', 'yes'), to('second.round', 'yes')],
       wrongs: [wrong('twig', 'it lies round a branch that does not carry you', to('second.on', 'yes'))],
     }),
     step('second-fork', 'Second line over another fork, onto its own bridge.', 'Another fork, another bridge.', {
       only: { second: 'fork' },
+      can: [is('where', 'up')],
       sets: [to('second.on', 'yes'), to('second.round', 'yes')],
       wrongs: [wrong('same', 'it lies over wood that does not carry you', to('second.on', 'yes'))],
     }),
@@ -196,6 +198,7 @@ export const treeDescent = procedure({
         to('device.on', 'no'),
         to('hand', 'off'),
         to('hitch.on', 'no'),
+        to('going', 'no'),
       ],
       stops: 0,
     }),
