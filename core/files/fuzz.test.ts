@@ -170,6 +170,20 @@ const write = (document: Document) =>
       ? writeSetup(document.setup)
       : writeSequence(document.sequence);
 
+/** Lists of a workspace are written in the order of their ids, whatever order they were read in. */
+const ordered = (document: Document): Document =>
+  document.kind === 'workspace'
+    ? {
+        ...document,
+        workspace: Object.fromEntries(
+          Object.entries(document.workspace).map(([key, list]) => [
+            key,
+            [...(list as readonly { id: string }[])].sort((a, b) => (a.id < b.id ? -1 : 1)),
+          ]),
+        ) as unknown as typeof document.workspace,
+      }
+    : document;
+
 describe('any file', () => {
   it(`is read whole or refused with a path, and what is read can be written and read again (${FILES} mutated files)`, () => {
     let taken = 0;
@@ -186,7 +200,7 @@ describe('any file', () => {
         taken += 1;
         // The way back is the longer half; a third of them is thousands.
         if (m.place % 3 !== 0) return;
-        expect(readDocument(write(result.value))).toEqual(result);
+        expect(readDocument(write(result.value))).toEqual({ ok: true, value: ordered(result.value) });
       }),
       { seed: SEED, numRuns: FILES },
     );

@@ -1,0 +1,21 @@
+// npm run mutants -- core/hold: changes the core in small ways, one at a time, and sees whether a test notices. Not part of npm test. Texts are left
+// out: what a sentence says is read by people. Incremental, so that only what changed is tried again.
+const rooms = (process.env.ROOMS ?? 'core/check,core/hold,core/friction').split(',');
+export default {
+  testRunner: 'vitest',
+  plugins: ['@stryker-mutator/vitest-runner'],
+  vitest: { configFile: 'vitest.mutants.config.ts' },
+  mutate: rooms.flatMap((room) => [`${room}/**/*.ts`, `!${room}/**/*.test.ts`, `!${room}/**/*.test-help.ts`]),
+  mutator: { excludedMutations: ['StringLiteral', 'Regex'] },
+  ignoreStatic: true,
+  coverageAnalysis: 'perTest',
+  concurrency: 2,
+  timeoutMS: 20_000,
+  incremental: true,
+  incrementalFile: '.mutants/incremental.json',
+  tempDirName: '.mutants/tmp',
+  reporters: ['clear-text', 'json'],
+  jsonReporter: { fileName: '.mutants/report.json' },
+  clearTextReporter: { logTests: false, allowColor: false },
+  thresholds: { high: 90, low: 80, break: null },
+};
