@@ -126,7 +126,7 @@ function plates(input: WayInput, way: Way, loadKn: Interval): Finding[] {
     ...(stockMm === null ? ['stock of the connector at this end'] : []),
     ...(insideWidthMm === null ? ['inside width of the connector at this end'] : []),
   ];
-  const found = [...entry(input, way), ...sleeve(input, sleeveFromMm, loadKn), ...betweenPlates(input, stockMm)];
+  const found = [...entry(input, way), ...sleeve(input, sleeveFromMm, loadKn), ...wedging(input, way)];
   if (missing.length > 0) found.push(unknown(input, missing));
   else found.push(...through(input, insideWidthMm!, stockMm!, thicknessMm!));
   return found;
@@ -253,8 +253,19 @@ function through(
   ];
 }
 
-/** Stock of about the width of the gap can be forced or drawn between the plates and hold the device askew. */
-function betweenPlates({ connector, device, load }: WayInput, stockMm: number | null): Finding[] {
+/**
+ * Stock of about the width of the gap can be forced or drawn between the plates and hold the device askew: that of the end in the device, and
+ * of the other one as well where nothing keeps the connector from turning round while it is not loaded.
+ */
+function wedging(input: WayInput, { end }: Way): Finding[] {
+  const here = endMeasures(input.connector, end).stockMm;
+  const there = endMeasures(input.connector, end === 'broad' ? 'narrow' : 'broad').stockMm;
+  const found = betweenPlates(input, here, 'this end');
+  const turns = input.connector.keeper !== 'yes' && input.connector.shape !== 'oval';
+  return found.length > 0 || !turns ? found : betweenPlates(input, there, 'the other end');
+}
+
+function betweenPlates({ connector, device, load }: WayInput, stockMm: number | null, where: string): Finding[] {
   const { gapMm } = device;
   if (gapMm === null || gapMm === 0 || stockMm === null) return [];
   const looserMm = gapMm - stockMm;
@@ -266,10 +277,10 @@ function betweenPlates({ connector, device, load }: WayInput, stockMm: number | 
       // A device that must turn to hold does not hold when it cannot: where nobody tends it that is not left to chance.
       severity: must && !load.tended ? 'stop' : 'mind',
       subject: SUBJECT,
-      says: `The stock of ${literal(connector.name)} can wedge between the plates of ${literal(device.name)}.`,
+      says: `The stock of ${literal(connector.name)} at ${where} can wedge between the plates of ${literal(device.name)}.`,
       because: `The gap is {gap}, the stock {stock}: close enough to jam${must ? ', and this device must turn to hold' : ''}.`,
       remedy: 'Take stock clearly thinner or thicker than the gap.',
-      numbers: [mm('gap', 'Gap between the plates', gapMm), mm('stock', 'Stock at this end', stockMm)],
+      numbers: [mm('gap', 'Gap between the plates', gapMm), mm('stock', `Stock at ${where}`, stockMm)],
     }),
   ];
 }

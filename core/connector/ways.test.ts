@@ -69,6 +69,13 @@ describe('passing and turning', () => {
     expect(codes({ broadStockMm: 8 }, { gapMm: 9.5 }).join()).not.toContain('wedges');
     expect(codes({ broadStockMm: 12 }, { gapMm: 8 }).join()).not.toContain('wedges');
   });
+  it('stock of the other end wedges as well where the connector can turn round', () => {
+    const unlike = { broadStockMm: 12, narrowStockMm: 8 } as const;
+    expect(codes({ ...unlike, keeper: 'no' }, { gapMm: 8.4 })).toContain('connector.stock-wedges mind');
+    expect(codes({ ...unlike, keeper: 'unknown' }, { gapMm: 8.4 })).toContain('connector.stock-wedges mind');
+    expect(codes({ ...unlike, keeper: 'yes' }, { gapMm: 8.4 }).join()).not.toContain('wedges');
+    expect(codes({ ...unlike, shape: 'oval', keeper: 'no' }, { gapMm: 8.4 }).join()).not.toContain('wedges');
+  });
   it('the side the maker does not allow', () => {
     expect(codes({}, { entry: 'right' })).toContain('connector.entry-side stop');
     expect(codes({}, { entry: 'left' }).join()).not.toContain('entry-side');

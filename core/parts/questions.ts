@@ -254,6 +254,8 @@ function treeQuestions(ctx: Context): Question[] {
 
 const FALL = 'how hard a fall is, and what may be hit on the way';
 const SECOND = 'a second attachment, and the lengths of tether and foot loop';
+/** The second attachment itself is judged there. */
+const LENGTHS = 'the lengths of tether and foot loop';
 const BOTH = 'how both persons are attached, and what holds each of them';
 const CLOSED = 'slack, and the stretch of the rope';
 
@@ -267,8 +269,8 @@ export const JOB_QUESTIONS = {
   'belay-leader': { fall: FALL, lift: 'how high the belayer is lifted' },
   'belay-second': { slack: 'slack in the rope, and how the arriving second is attached' },
   'belay-seconds': { slack: 'slack, crossed strands, and how the arriving seconds are attached', both: BOTH },
-  ascend: { second: SECOND },
-  'self-belay-top-rope': { fall: FALL, second: SECOND },
+  ascend: { second: LENGTHS },
+  'self-belay-top-rope': { fall: FALL, second: LENGTHS },
   'tree-stationary': { second: SECOND, fork: 'what the fork carries, and the swing along a limb' },
   'tree-moving': { second: SECOND, fork: 'what the fork carries, and the swing along a limb' },
   'pick-off': { both: BOTH, haul: 'how the casualty is lifted off' },

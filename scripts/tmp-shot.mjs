@@ -1,0 +1,10 @@
+import { chromium } from 'playwright';
+import { readFileSync } from 'node:fs';
+const { chromiumPath } = await import('./chromium.ts').catch(()=>({}));
+const b = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+const shot = async (path, name, w=1280, h=800, act) => { const p = await b.newPage({ viewport: { width: w, height: h } }); await p.goto('http://localhost:4173'+path); await p.waitForTimeout(1500); if (act) await act(p); await p.screenshot({ path: `/tmp/${name}.png` }); await p.close(); };
+await shot('/demo/setups/setup-low-span', 's1', 1280, 1400, async p => { for (const n of ['People','Device']) { const x = p.getByRole('button', { name: new RegExp('^'+n) }).first(); if (await x.getAttribute('aria-expanded') === 'false') await x.click(); } await p.waitForTimeout(400); });
+await shot('/demo/setups/setup-low-span', 's2', 390, 844, async p => { await p.getByRole('button', { name: 'Check before use' }).click(); await p.getByRole('button', { name: /Face to face/ }).click(); await p.waitForTimeout(800); });
+await shot('/demo/setups/setup-pier-5-up', 's3', 1280, 1000);
+const p = await b.newPage(); await p.goto('http://localhost:4173/demo/setups/setup-low-span/card'); await p.waitForTimeout(1500); await p.pdf({ path: '/tmp/card.pdf', format: 'A4' });
+await b.close();
