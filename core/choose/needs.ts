@@ -99,9 +99,9 @@ function connectorNeed(device: Device | undefined, ropes: readonly ItemOf<'rope'
     const gap = device.gapMm ?? 0;
     return need(
       'connector',
-      `A locking connector, strong enough for this job, with stock of at most {stock}${gap > 0 ? ' and a sleeve thicker than {gap}' : ''}.`,
+      `A locking connector, strong enough for this job, with a bar of at most {stock}${gap > 0 ? ' and a sleeve thicker than {gap}' : ''}.`,
       [
-        mm('stock', 'Stock, at most', device.eyeMm - threshold('freePlayMm')),
+        mm('stock', 'Bar, at most', device.eyeMm - threshold('freePlayMm')),
         ...(gap > 0 ? [mm('gap', 'Gap between the plates', gap)] : []),
       ],
     );

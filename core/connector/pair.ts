@@ -29,10 +29,10 @@ export function pairFindings({ connectors: [a, b], device, opposed, reversed }: 
           says: missing
             ? `It is not known whether two connectors have room in ${literal(device.name)}.`
             : `Two connectors have no room side by side in ${literal(device.name)}.`,
-          because: missing ? 'Hole or stock is not measured.' : 'Both stocks are {need} together, the hole is {hole}.',
+          because: missing ? 'Hole or bar is not measured.' : 'Both bars are {need} together, the hole is {hole}.',
           remedy: missing
             ? 'Measure them and enter it in the locker.'
-            : 'Take thinner stock, or one connector with a keeper.',
+            : 'Take thinner bars, or one connector with an anti-rotation bar.',
           numbers: missing
             ? []
             : [

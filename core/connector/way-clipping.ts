@@ -123,7 +123,7 @@ function plates(input: WayInput, way: Way, loadKn: Interval): Finding[] {
   const missing = [
     ...(device.eyeMm === null ? ['hole of the device'] : []),
     ...(thicknessMm === null ? ['plates of the device'] : []),
-    ...(stockMm === null ? ['stock of the connector at this end'] : []),
+    ...(stockMm === null ? ['bar of the connector at this end'] : []),
     ...(insideWidthMm === null ? ['inside width of the connector at this end'] : []),
   ];
   const found = [...entry(input, way), ...sleeve(input, sleeveFromMm, loadKn), ...wedging(input, way)];
@@ -171,13 +171,13 @@ function through(
   const playMm = eyeMm - needMm;
   const numbers = [
     mm('hole', 'Hole', eyeMm),
-    mm('stock', 'Stock at this end', stockMm),
+    mm('stock', 'Bar at this end', stockMm),
     mm('thick', 'Device is thick', thicknessMm),
     mm('width', 'Inside width of this end', insideWidthMm),
-    ...(bent ? [mm('need', 'Hole needed by the bent stock', needMm), mm('play', 'Play', playMm)] : []),
+    ...(bent ? [mm('need', 'Hole needed by the bent bar', needMm), mm('play', 'Play', playMm)] : []),
   ];
   const because = bent
-    ? 'The hole is {hole}; the bent stock of {stock} through {thick} needs {need}: {play} of play.'
+    ? 'The hole is {hole}; the bent bar of {stock} through {thick} needs {need}: {play} of play.'
     : 'The device is {thick} thick, this end only {width} wide inside.';
   const opening = connector.gateOpeningMm;
   const plateMm = device.plateMm!;
@@ -205,7 +205,7 @@ function through(
         subject: SUBJECT,
         says: `This end of ${literal(connector.name)} does not sit in ${literal(device.name)}.`,
         because,
-        remedy: 'Turn it round if the other end passes, or take a connector of thinner stock.',
+        remedy: 'Turn it round if the other end passes, or take a connector with a thinner bar.',
         numbers,
       }),
     ];
@@ -234,7 +234,7 @@ function through(
         subject: SUBJECT,
         says: `${literal(connector.name)} is tight in the hole of ${literal(device.name)}${must ? ', which must turn on it' : ''}.`,
         because,
-        remedy: must ? 'Take thinner stock, or a wider end.' : '',
+        remedy: must ? 'Take a thinner bar, or a wider end.' : '',
         numbers,
       }),
     ];
@@ -277,10 +277,10 @@ function betweenPlates({ connector, device, load }: WayInput, stockMm: number | 
       // A device that must turn to hold does not hold when it cannot: where nobody tends it that is not left to chance.
       severity: must && !load.tended ? 'stop' : 'mind',
       subject: SUBJECT,
-      says: `The stock of ${literal(connector.name)} at ${where} can wedge between the plates of ${literal(device.name)}.`,
-      because: `The gap is {gap}, the stock {stock}: close enough to jam${must ? ', and this device must turn to hold' : ''}.`,
-      remedy: 'Take stock clearly thinner or thicker than the gap.',
-      numbers: [mm('gap', 'Gap between the plates', gapMm), mm('stock', `Stock at ${where}`, stockMm)],
+      says: `The bar of ${literal(connector.name)} at ${where} can wedge between the plates of ${literal(device.name)}.`,
+      because: `The gap is {gap}, the bar {stock}: close enough to jam${must ? ', and this device must turn to hold' : ''}.`,
+      remedy: 'Take a bar clearly thinner or thicker than the gap.',
+      numbers: [mm('gap', 'Gap between the plates', gapMm), mm('stock', `Bar at ${where}`, stockMm)],
     }),
   ];
 }

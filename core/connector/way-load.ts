@@ -96,7 +96,7 @@ function across({ connector, device, load }: WayInput, loadKn: Interval): Findin
         subject: SUBJECT,
         says: `${literal(connector.name)} can settle across, and its strength across is not entered.`,
         because: 'Nothing holds it from turning. The load of this job is {load~}.',
-        remedy: 'Read the marks on the spine and enter them, or take one with a keeper.',
+        remedy: 'Read the marks on the spine and enter them, or take one with an anti-rotation bar.',
         numbers: [kn('load', 'Load of this job', loadKn)],
       }),
     ];
@@ -117,7 +117,7 @@ function across({ connector, device, load }: WayInput, loadKn: Interval): Findin
       remedy:
         severity === 'clear'
           ? 'Look along its axis before each load.'
-          : 'Take a connector with a keeper or captive end, and look along its axis before each load.',
+          : 'Take a connector with an anti-rotation bar or captive end, and look along its axis before each load.',
       numbers: [kn('minor', 'Strength across', exactly(minor)), kn('load', 'Load of this job', loadKn)],
     }),
   ];

@@ -13,12 +13,18 @@ const one = (code: Parameters<typeof finding>[0]['code'], severity: Parameters<t
 describe('doubts', () => {
   it('every code says what it puts in doubt, if anything', () => {
     expect(Object.keys(DOUBTS).sort()).toEqual(Object.keys(FINDING_CODES).sort());
-    for (const doubt of Object.values(DOUBTS)) expect(['holding', 'strength', 'reach', 'none']).toContain(doubt);
+    for (const doubt of Object.values(DOUBTS))
+      expect(['holding', 'strength', 'broken', 'reach', 'none']).toContain(doubt);
   });
   it('the first element is doubted, as long as something was found against it', () => {
     expect(doubtedBy(one('connector.strength', 'stop'))).toBe('device');
     expect(doubtedBy(one('connector.strength', 'untested'))).toBe('device');
     expect(doubtedBy(one('connector.strength', 'clear'))).toBeUndefined();
+  });
+  it('what was not looked over is asked once; what is damaged does not hold', () => {
+    expect(doubtedBy(one('rig.condition', 'untested'))).toBeUndefined();
+    expect(doubtedBy(one('rig.condition', 'mind'))).toBeUndefined();
+    expect(doubtedBy(one('rig.condition', 'stop'))).toBe('device');
   });
   it('a code that doubts nothing doubts nothing, however bad', () => {
     const harmless = (Object.keys(DOUBTS) as (keyof typeof DOUBTS)[]).filter((code) => DOUBTS[code] === 'none');

@@ -5,10 +5,11 @@ import type { Finding, Ref } from './schema.ts';
  * What a finding puts in doubt about the element it is about, when it is not clear:
  * - `holding`: that it holds at all, also when it is only *mind*;
  * - `strength`: that it holds, when it is *stop* or *not tested*; a *mind* leaves it standing;
+ * - `broken`: that it holds, when it is *stop*; what was not looked over yet is asked once, and not of everything that hangs on it;
  * - `reach`: nothing about itself, but another element can act on it;
  * - `none`: nothing that what holds depends on, or it is said elsewhere.
  */
-export type Doubt = 'holding' | 'strength' | 'reach' | 'none';
+export type Doubt = 'holding' | 'strength' | 'broken' | 'reach' | 'none';
 
 export const DOUBTS = {
   'rig.part-missing': 'none',
@@ -35,7 +36,7 @@ export const DOUBTS = {
   'rig.no-belay-loop': 'strength',
   'rig.person-mass': 'none',
   'rig.helmet': 'none',
-  'rig.condition': 'strength',
+  'rig.condition': 'broken',
   'rig.label-contradicts': 'none',
   'rig.joining-knot': 'none',
   'belay.masses': 'none',
@@ -73,7 +74,7 @@ export const DOUBTS = {
   'fit.teeth': 'strength',
   'fit.handed': 'none',
   'fit.threaded': 'strength',
-  'fit.brake-side': 'strength',
+  'fit.brake-side': 'none',
   'fit.not-tuned': 'strength',
   'fit.upper-hole': 'strength',
   'fit.wet-icy': 'strength',
@@ -174,5 +175,7 @@ export function doubtedBy({
   severity,
   subject,
 }: Pick<Finding, 'code' | 'severity' | 'subject'>): Ref | undefined {
-  return severity === 'clear' || DOUBTS[code] === 'none' ? undefined : subject[PLACE[code] ?? 0];
+  const doubt = DOUBTS[code];
+  if (severity === 'clear' || doubt === 'none' || (doubt === 'broken' && severity !== 'stop')) return undefined;
+  return subject[PLACE[code] ?? 0];
 }

@@ -143,7 +143,7 @@ export const connectorSchema = z.strictObject({
   strengthMajorKn: measure('strengthKn', 1, 60, 'Strength along').nullable(),
   strengthMinorKn: measure('strengthKn', 1, 60, 'Strength across').nullable(),
   strengthOpenKn: measure('strengthKn', 1, 60, 'Strength, gate open').nullable(),
-  keeper: yesNo('Held from turning', 'A bar, keeper or captive end that stops it from settling across.'),
+  keeper: yesNo('Held from turning', 'An anti-rotation bar, or a captive end, that stops it from settling across.'),
   narrowInsideWidthMm: under(
     CLIPPING,
     measure('diameterMm', 5, 90, 'Inside width at the narrow end', 'Of an oval both ends are alike.').nullable(),
@@ -154,11 +154,11 @@ export const connectorSchema = z.strictObject({
       'diameterMm',
       4,
       25,
-      'Stock at the broad end',
+      'Bar at the broad end',
       'Thickness of the metal where the device would hang.',
     ).nullable(),
   ),
-  narrowStockMm: under(CLIPPING, measure('diameterMm', 4, 25, 'Stock at the narrow end').nullable()),
+  narrowStockMm: under(CLIPPING, measure('diameterMm', 4, 25, 'Bar at the narrow end').nullable()),
   sleeveMm: under(
     CLIPPING,
     measure('diameterMm', 6, 35, 'Outside of the sleeve', 'Across its thickest place.').nullable(),

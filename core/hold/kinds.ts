@@ -31,7 +31,7 @@ interface KindFacts {
 
 export const FAULT_KINDS = {
   anchor: {
-    causes: ['a point pulls out', 'sling or cord fails', 'a ring is worn through'],
+    causes: ['a point pulls out', 'sling or cord breaks', 'a ring is worn through'],
     inspect: 'every point, and the metal the rope runs through',
     plain: 'Anchor',
   },

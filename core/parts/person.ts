@@ -3,7 +3,7 @@ import { threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
 import { about, type Judge } from './judge.ts';
 
-/** Stones and dropped gear hit whoever climbs, and whoever stands below. */
+/** Rockfall and dropped gear hit whoever climbs, and whoever stands below. */
 export const helmetJudge: Judge = {
   id: 'helmet',
   subjects: ({ setup }) => setup.persons.map((p) => p.id),

@@ -285,11 +285,11 @@ export const CONSTANTS = {
   runnersRatio: c(1.5, 1.8, 2.5, '1', 'load at the last runner over what reaches the belayer', 'memory-runner'),
   caliperPlayMm: one(0.2, 'mm', 'uncertainty of a clearance from two caliper readings', 'memory-clipping'),
   freePlayMm: one(0.5, 'mm', 'play of a connector in a hole from which it turns freely', 'memory-clipping'),
-  wedgeTighterMm: one(0.5, 'mm', 'stock thicker than the gap by this can still be forced in', 'memory-clipping'),
+  wedgeTighterMm: one(0.5, 'mm', 'a bar thicker than the gap by this can still be forced in', 'memory-clipping'),
   wedgeLooserMm: one(
     1,
     'mm',
-    'stock thinner than the gap by less than this can jam between the plates',
+    'a bar thinner than the gap by less than this can jam between the plates',
     'memory-clipping',
   ),
   testBarRadiusMm: one(6, 'mm', 'radius of the bars by which connectors are pulled in the test', 'en-12275'),

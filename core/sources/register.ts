@@ -196,7 +196,7 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   ),
   'practice-ways': practice(
     'Common practice: trying every connector in every device once',
-    'A sleeve between plates loads the gate like a lever; stock that wedges keeps a device from turning; a connector that can turn settles across.',
+    'A sleeve between plates loads the gate like a lever; a bar that wedges keeps a device from turning; a connector that can turn settles across.',
   ),
   'practice-pair': practice(
     'Common practice: two connectors side by side',

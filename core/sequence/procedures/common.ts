@@ -71,14 +71,14 @@ export const doubledDevice = {
   lane: (...carries: string[]) =>
     lane('device', 'Device', [[is('device.strands', 'both'), is('rope.through', ...carries)]]),
   fact: fact('device.strands', ['none', 'one', 'both'], {
-    both: 'both strands run through the device, and the connector holds both and the keeper',
+    both: 'both strands run through the device, and the connector holds both and the retaining loop',
     none: 'no rope is in the device',
   }),
   steps: (where: string): Step[] => [
     step(
       'device-thread',
       `Put the device on both strands, on ${where}.`,
-      'Two strands in two slots; the connector catches both and the keeper.',
+      'Two strands in two slots; the connector catches both and the retaining loop.',
       {
         can: [is('rope.down'), is('device.on', 'no')],
         sets: [to('device.on', 'yes'), to('device.strands', 'both')],

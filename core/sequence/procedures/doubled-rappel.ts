@@ -122,7 +122,7 @@ export const doubledRappel = procedure({
       can: [is('lanyard.on', 'no'), is('weight', 'device'), is('called')],
       sets: [to('going', 'yes')],
     }),
-    step('ground', 'Stand on the ground and take device and hitch off.', 'You are clear of the fall of stones.', {
+    step('ground', 'Stand on the ground and take device and hitch off.', 'You are clear of rockfall.', {
       can: [is('going')],
       sets: [
         to('where', 'ground'),

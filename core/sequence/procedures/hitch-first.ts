@@ -66,7 +66,7 @@ export const hitchFirst = procedure({
     step(
       'device-on',
       'Put the device on the loose rope, on an extension.',
-      'Rope in the slots, connector through rope and keeper, brake strand down to the hitch.',
+      'Rope in the slots, connector through rope and retaining loop, brake strand down to the hitch.',
       {
         can: [is('slack')],
         sets: [to('device.on', 'yes'), to('device.rope', 'yes')],
@@ -102,7 +102,7 @@ export const hitchFirst = procedure({
       can: [is('lanyard.on', 'no'), is('device.on')],
       sets: [to('going', 'yes')],
     }),
-    step('ground', 'Stand, take device and hitch off, call.', 'Above the tide, out of the fall of stones.', {
+    step('ground', 'Stand, take device and hitch off, call.', 'Above the tide, out of rockfall.', {
       can: [is('going')],
       sets: [to('where', 'ground'), to('weight', 'feet'), to('device.on', 'no'), to('hitch.on', 'no')],
       stops: 0,

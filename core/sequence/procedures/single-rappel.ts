@@ -106,7 +106,7 @@ export const singleRappel = procedure({
     step(
       'device-thread',
       'Put the device on that strand, on the extension.',
-      'The strand that is held, in the device as its maker shows; the connector catches rope and keeper.',
+      'The strand that is held, in the device as its maker shows; the connector catches rope and retaining loop.',
       {
         can: [is('rope.down'), is('device.on', 'no')],
         sets: [to('device.on', 'yes'), to('device.rope', 'main')],
