@@ -58,7 +58,7 @@ function Card({ setup }: { setup: Setup }) {
           ? 'Nobody chosen.'
           : `${people.map((slot) => `${slot.label}: ${slot.item!.name}`).join('. ')}.`}
       </p>
-      <div className="mt-2 grid grid-cols-2 gap-4 print:mx-auto print:w-[128mm]">
+      <div className="mt-2 grid grid-cols-2 gap-4 print:mx-auto print:w-[112mm]">
         <Drawings {...drawing} />
       </div>
       <div className="mt-2 grid gap-5 sm:grid-cols-2 print:grid-cols-2">
@@ -90,10 +90,10 @@ function Card({ setup }: { setup: Setup }) {
         </ul>
       )}
       <h2 className="mt-3 print:text-sm">{verdict === 'stop' ? 'At the rope, once no Stop is left' : 'At the rope'}</h2>
-      <ol className="columns-1 gap-5 sm:columns-2 print:columns-3 print:gap-4 print:text-[9.5px]">
+      <ol className="columns-1 gap-5 sm:columns-2 print:columns-3 print:gap-4 print:text-[9px] print:leading-tight">
         {items.map((item) => (
-          <li key={item.id} className="flex break-inside-avoid items-start gap-2 py-0.5">
-            <span aria-hidden className="mt-1 size-3.5 shrink-0 border border-ink" />
+          <li key={item.id} className="flex break-inside-avoid items-start gap-2 py-0.5 print:gap-1.5 print:py-px">
+            <span aria-hidden className="mt-1 size-3.5 shrink-0 border border-ink print:mt-0.5 print:size-2.5" />
             <span>
               {item.kind === 'open-finding' ? `${item.title}: ` : `${item.title}. ${item.question} `}
               <strong className="font-semibold">
