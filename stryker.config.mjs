@@ -3,6 +3,7 @@
 const rooms = (process.env.ROOMS ?? 'core/check,core/hold,core/friction').split(',');
 export default {
   testRunner: 'vitest',
+  ignorePatterns: ['dist', 'docs', 'e2e', 'test-results', 'playwright-report'],
   plugins: ['@stryker-mutator/vitest-runner'],
   vitest: { configFile: 'vitest.mutants.config.ts' },
   mutate: rooms.flatMap((room) => [`${room}/**/*.ts`, `!${room}/**/*.test.ts`, `!${room}/**/*.test-help.ts`]),
