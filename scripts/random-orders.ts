@@ -10,20 +10,10 @@ import {
   type Procedure,
   type Sequence,
 } from '../core/sequence/index.ts';
+import { randomFrom } from '../core/sequence/random.test-help.ts';
 
 const ORDERS = Number(process.argv[2] ?? 20_000);
 const MOST_CHANGES = 6;
-
-/** A small generator with a seed, so that a printed order can be found again (mulberry32, public domain). */
-function randomFrom(seed: number) {
-  let a = seed;
-  return (below: number): number => {
-    a = (a + 0x6d2b79f5) | 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return Math.floor((((t ^ (t >>> 14)) >>> 0) / 4294967296) * below);
-  };
-}
 
 const verdictOf = (sequence: Sequence, ids: readonly string[]) => {
   const own: Sequence = { ...sequence, steps: ids.map((id) => ({ kind: 'step', id })) };

@@ -19,6 +19,7 @@ import {
   type ProcedureId,
   type Sequence,
 } from './index.ts';
+import { randomFrom } from './random.test-help.ts';
 
 const ids = Object.keys(PROCEDURES) as ProcedureId[];
 const fresh = (id: ProcedureId): Sequence => newSequence(id, 'x', '2026-01-01T00:00:00.000Z');
@@ -246,16 +247,6 @@ describe('orders that broke and were called clear', () => {
     expect(of(moved(anchor, 'rope-clip', 'off-belay'))).toBe('clear'));
 });
 
-/** A small generator with a seed (mulberry32). */
-const randomFrom = (seed: number) => {
-  let a = seed;
-  return (below: number) => {
-    a = (a + 0x6d2b79f5) | 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return Math.floor((((t ^ (t >>> 14)) >>> 0) / 4294967296) * below);
-  };
-};
 /** What no order that is called clear may have, whatever else is changed in it: the first done after the second, or not at all. */
 const NEVER_CLEAR: Partial<Record<ProcedureId, readonly (readonly [string, string])[]>> = {
   'doubled-rappel': [
