@@ -94,7 +94,8 @@ test('check face to face: both answer, a failure is put right and checked again,
   await expect(page.getByText('2/27')).toHaveCount(2);
   await answer(page, 'partner');
   for (let item = 3; item <= 27; item += 1) {
-    await expect(page.getByText(`${item}/27`)).toHaveCount(2);
+    for (const half of ['climber', 'partner'])
+      await page.locator(`[data-half="${half}"]`).getByText(`${item}/27`, { exact: true }).waitFor();
     await answer(page, 'partner');
     await answer(page, 'climber');
   }

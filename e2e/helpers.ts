@@ -97,33 +97,49 @@ export async function codes(page: Page, open = false): Promise<string[]> {
     .evaluateAll((rows) => rows.map((row) => row.getAttribute('data-finding')!));
 }
 
-/** The answer to give for the item that stands on a half, read from the record in the database as a partner would know it. */
+interface AskedItem {
+  readonly title: string;
+  readonly question: string;
+  readonly expected: string;
+  readonly others: readonly string[];
+}
+/** Items of the check on a page, read once: they do not change while it runs. */
+const askedOn = new WeakMap<Page, { readonly path: string; readonly items: readonly AskedItem[] }>();
+
+/** What the check that stands on the page asks, from the record in the database. */
+async function askedItems(page: Page): Promise<readonly AskedItem[]> {
+  const path = new URL(page.url()).pathname;
+  const there = askedOn.get(page);
+  if (there?.path === path) return there.items;
+  const items = await page.evaluate(async () => {
+    const name = `zevrin-${location.pathname.split('/')[1]}`;
+    const db = await new Promise<IDBDatabase>((resolve, reject) => {
+      const request = indexedDB.open(name);
+      request.onsuccess = () => resolve(request.result);
+      request.onerror = () => reject(new Error('cannot open'));
+    });
+    const checks = await new Promise<{ doc: { id: string; items: AskedItem[] } }[]>((resolve) => {
+      const request = db.transaction('checks').objectStore('checks').getAll();
+      request.onsuccess = () => resolve(request.result as never);
+    });
+    db.close();
+    return checks.find((c) => c.doc.id === location.pathname.split('/').at(-1))!.doc.items;
+  });
+  askedOn.set(page, { path, items });
+  return items;
+}
+
+/** The answer to give for the item that stands on a half, as a partner would know it. */
 export async function answer(page: Page, who: 'climber' | 'partner', expected = true) {
   const half = page.locator(`[data-half="${who}"]`);
-  const title = await half.getByRole('heading').innerText();
   // What was left open by the plan has one of two titles: there the question tells which it is.
-  const question = (await half.locator('[role="group"]').getAttribute('aria-label'))!;
-  const item = await page.evaluate(
-    async ([wanted, asked]) => {
-      const name = `zevrin-${location.pathname.split('/')[1]}`;
-      const db = await new Promise<IDBDatabase>((resolve, reject) => {
-        const request = indexedDB.open(name);
-        request.onsuccess = () => resolve(request.result);
-        request.onerror = () => reject(new Error('cannot open'));
-      });
-      const checks = await new Promise<
-        { doc: { id: string; items: { title: string; question: string; expected: string; others: string[] }[] } }[]
-      >((resolve) => {
-        const request = db.transaction('checks').objectStore('checks').getAll();
-        request.onsuccess = () => resolve(request.result as never);
-      });
-      db.close();
-      const here = location.pathname.split('/').at(-1);
-      const items = checks.find((c) => c.doc.id === here)!.doc.items.filter((i) => i.title === wanted);
-      return items.find((i) => i.question === asked) ?? items[0]!;
-    },
-    [title, question],
-  );
+  await half.getByRole('group').waitFor();
+  const [title, question] = await half.evaluate((at) => [
+    at.querySelector<HTMLElement>('h1, h2, h3')!.innerText,
+    at.querySelector('[role="group"]')!.getAttribute('aria-label'),
+  ]);
+  const items = (await askedItems(page)).filter((i) => i.title === title);
+  const item = items.find((i) => i.question === question) ?? items[0]!;
   const words = (text: string) =>
     new RegExp(`^${text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/\\\{\w+\\\}/g, '.+')}$`);
   await half.getByRole('button', { name: words(expected ? item.expected : item.others[0]!) }).click();
