@@ -133,7 +133,7 @@ async function askedItems(page: Page): Promise<readonly AskedItem[]> {
 export async function answer(page: Page, who: 'climber' | 'partner', expected = true) {
   const half = page.locator(`[data-half="${who}"]`);
   // What was left open by the plan has one of two titles: there the question tells which it is.
-  await half.getByRole('group').waitFor();
+  await half.locator('[role="group"]').waitFor();
   const [title, question] = await half.evaluate((at) => [
     at.querySelector<HTMLElement>('h1, h2, h3')!.innerText,
     at.querySelector('[role="group"]')!.getAttribute('aria-label'),
