@@ -9,8 +9,7 @@ export default defineConfig({
   outputDir: 'test-results/e2e',
   timeout: 60_000,
   expect: { timeout: 10_000 },
-  // On two cores: a third fills the pauses in which the others wait for the page.
-  workers: 3,
+  workers: 2,
   fullyParallel: true,
   // A test that passes only at the second try is named, and more than two of them fail the run (scripts/test.mjs).
   retries: 1,
