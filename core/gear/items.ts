@@ -37,7 +37,7 @@ const condition = (what: string) =>
       unknown: 'Not looked over',
     },
     `Condition of the ${what}`,
-    'Cuts, soft or stiff places, melted or bleached fibre, seams; what its maker sets as an end.',
+    'Cuts, soft or stiff places, melted or bleached fibre, seams; and how long its maker lets it be used.',
   );
 
 export const ropeSchema = z.strictObject({

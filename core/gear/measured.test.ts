@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { club } from '../samples/index.ts';
 import { diameterOf, linearDensityKgPerM, ropeLengthM, ropeModulusKn, type Rope } from './index.ts';
@@ -48,6 +49,38 @@ describe('ropeModulusKn', () => {
     const weightKn = (100 * 9.80665) / 1000;
     const k = (6 * (6 - 2 * weightKn)) / (2 * weightKn * 0.3);
     expect(Math.abs(ropeModulusKn({ construction: 'low-stretch', impactForceKn: null }).high - k)).toBeLessThan(0.5);
+  });
+  it('follows the impact force on the label, solved back to that force by the same formula', () => {
+    // Check values: single 9.0 kN gives 24.1 kN; low-stretch 6.0 kN gives 41.2.
+    expect(ropeModulusKn({ construction: 'single', impactForceKn: 9 }).best).toBeCloseTo(24.1, 1);
+    expect(ropeModulusKn({ construction: 'low-stretch', impactForceKn: 6 }).best).toBeCloseTo(41.2, 1);
+    const falls = [
+      ['single', 80, 1.77],
+      ['half', 55, 1.77],
+      ['low-stretch', 100, 0.3],
+    ] as const;
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...falls),
+        fc.double({ min: 3, max: 15, noNaN: true }),
+        ([construction, kg, f], kn) => {
+          const k = ropeModulusKn({ construction, impactForceKn: kn });
+          const weightKn = (kg * 9.80665) / 1000;
+          const forceKn = weightKn * (1 + Math.sqrt(1 + (2 * k.best * f) / weightKn));
+          // Below the softest rope there is, the label is not believed.
+          if (k.best > 1) expect(forceKn).toBeCloseTo(kn, 6);
+          expect(k.low).toBeLessThanOrEqual(k.best);
+          const stiffer = ropeModulusKn({ construction, impactForceKn: kn + 0.5 });
+          expect(stiffer.best).toBeGreaterThanOrEqual(k.best);
+        },
+      ),
+    );
+  });
+  it('of a twin rope, tested as a pair, and of one of no known kind the label is not used', () => {
+    for (const construction of ['twin', 'other'] as const)
+      expect(ropeModulusKn({ construction, impactForceKn: 9 })).toEqual(
+        ropeModulusKn({ construction, impactForceKn: null }),
+      );
   });
 });
 

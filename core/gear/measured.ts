@@ -47,8 +47,6 @@ const STANDARD_FALL: Partial<Record<Rope['construction'], { readonly massKg: num
   half: { massKg: 55, factor: 1.77 },
   'low-stretch': { massKg: 100, factor: 0.3 },
 };
-/** What the label gives for a new rope is taken for this one within this share. */
-const IMPACT_SPREAD = 0.1;
 
 /**
  * Modulus of one strand, kN: force over strain. From the impact force on the label where there is one, F = m g (1 + sqrt(1 + 2 k f / (m g)))
@@ -59,7 +57,7 @@ export function ropeModulusKn({ construction, impactForceKn }: Pick<Rope, 'const
   if (impactForceKn === null || !fall) return constant(MODULUS[construction]);
   const weightKn = (fall.massKg * STANDARD_GRAVITY_M_PER_S2) / 1000;
   return mapRising(
-    around(impactForceKn, IMPACT_SPREAD * impactForceKn),
+    around(impactForceKn, threshold('impactForceSpread') * impactForceKn),
     // Below twice the weight no spring could have caught it; such a label is read as the softest rope there is.
     (forceKn) => Math.max(1, (((forceKn / weightKn - 1) ** 2 - 1) * weightKn) / (2 * fall.factor)),
   );

@@ -243,6 +243,12 @@ export const CONSTANTS = {
     'modulus of a single rope; 24.1 belongs to an impact force of 9.0 kN at 80 kg and factor 1.77, 45 to 12 kN',
     'en-892',
   ),
+  impactForceSpread: one(
+    0.1,
+    '1',
+    'share by which the impact force on the label may differ on this rope: it is that of a new one',
+    'memory-fall',
+  ),
   modulusHalfKn: c(15, 20, 29, 'kN', 'modulus of one half rope, from its impact force at 55 kg', 'en-892'),
   modulusLowStretchKn: c(
     25,
