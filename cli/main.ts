@@ -6,6 +6,7 @@ import { readDocument, setupJsonSchema, type Document, type FileIssue } from '..
 import {
   fillTemplate,
   FINDING_CODES,
+  METRIC,
   renderFinding,
   renderSentence,
   type Finding,
@@ -73,7 +74,7 @@ const json = (io: Io, value: unknown, indent = 2) => io.out(`${JSON.stringify(va
 
 /** Sentences with their numbers filled in, metric; the numbers themselves stay in the units their quantity names. */
 function rendered(finding: Finding) {
-  const { says, because, remedy } = renderFinding(finding, 'metric');
+  const { says, because, remedy } = renderFinding(finding, METRIC);
   return { ...finding, says, because, remedy };
 }
 
@@ -115,7 +116,7 @@ function linesOf(text: string): string[] {
 /** With its reason as a sentence in metres and newtons. */
 const spoken = <T extends { readonly because: Sentence }>(entry: T) => ({
   ...entry,
-  because: renderSentence(entry.because, 'metric'),
+  because: renderSentence(entry.because, METRIC),
 });
 
 /** For everybody who hangs: ways of being held, what does not count, what can let go, and what together leaves nothing. */
@@ -126,7 +127,7 @@ function holdsFile(io: Io, path: string): number {
   const missing = findings.filter((f) => f.code === 'rig.part-missing');
   const ctx = contextOf(document.setup);
   json(io, {
-    notChosen: missing.map((f) => renderFinding(f, 'metric').says),
+    notChosen: missing.map((f) => renderFinding(f, METRIC).says),
     persons: hanging(ctx).map((person) => {
       const model = holdsFromRig(ctx, person, findings);
       return {
@@ -153,7 +154,7 @@ function checkFile(io: Io, path: string): number {
   if (!document) return 2;
   const { verdict, findings } = assess(document.setup);
   const items = buildCheck(document.setup, findings).map((item) => {
-    const say = (text: string) => fillTemplate(text, item.numbers, 'metric');
+    const say = (text: string) => fillTemplate(text, item.numbers, METRIC);
     const { id, part, kind } = item;
     return {
       id,

@@ -3,7 +3,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { FAULTY_CODES } from '../core/samples/index.ts';
-import { answer, begin, codes, expect, open, saved, test, verdict } from './helpers.ts';
+import { answer, begin, codes, expect, open, passPauses, saved, test, verdict } from './helpers.ts';
 
 test('the good set-up of the demo shows no fault, the faulty one exactly its four, each marked', async ({ page }) => {
   await open(page, '/demo');
@@ -70,6 +70,7 @@ test('check face to face: both answer, a failure is put right and checked again,
 }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await open(page, '/demo/setups/setup-low-span');
+  await passPauses(page);
   await page.getByRole('button', { name: 'Check before use' }).click();
   await page.getByRole('button', { name: /Face to face/ }).click();
   await expect(page.getByText('1/27')).toHaveCount(2);
@@ -159,6 +160,7 @@ test('a known risk is accepted by name and with a reason, which stands first in 
   // A clamp on a screw-gate oval: the sleeve can shake open, and one clamp is the only attachment.
   await open(page, '/demo/setups/setup-pier-5-up');
   await expect(verdict(page)).toContainText('Mind');
+  await passPauses(page);
   await page.getByRole('button', { name: 'Check before use' }).click();
   await page.getByRole('button', { name: /Alone/ }).click();
   const half = page.locator('[data-half="climber"]');
@@ -186,4 +188,41 @@ test('a known risk is accepted by name and with a reason, which stands first in 
   await expect(page.getByText('1 risk was accepted as it is, with a reason.')).toBeVisible();
   await expect(page.getByText(/Accepted as it is by Tomas Reedling:/)).toBeVisible();
   await expect(page.getByText('Sleeve looked at at every stop.')).toBeVisible();
+});
+
+test('the words of the trade are the reader’s, on every page; a name keeps the words it was written with', async ({
+  page,
+}) => {
+  await open(page, '/demo/setups/setup-low-span');
+  await page.getByLabel('Name of the set-up').fill('Rappel at the low span');
+  await saved(page);
+  await open(page, '/');
+  await page.getByLabel('Words').selectOption({ label: 'Abseil, karabiner, abseil loop, colour · metres' });
+  await expect(page.getByText(/Belay, abseil, lower/)).toBeVisible();
+  await open(page, '/demo/setups');
+  await expect(page.getByText('Rappel at the low span')).toBeVisible();
+  await expect(page.getByText(/^Abseil on two strands, /).first()).toBeVisible();
+  await page.getByRole('button', { name: 'New set-up' }).click();
+  await expect(page.getByRole('button', { name: 'Abseil on two strands' })).toBeVisible();
+  await open(page, '/demo/steps');
+  await expect(page.getByText('Set up and descend a doubled abseil').first()).toBeVisible();
+  await open(page, '/demo/setups/setup-low-span');
+  await page.getByRole('button', { name: 'Check before use' }).click();
+  await page.getByRole('button', { name: /Alone/ }).click();
+  const half = page.locator('[data-half="climber"]');
+  await passPauses(page);
+  const total = Number(/\d+\/(\d+)/.exec(await half.innerText())![1]);
+  const texts: string[] = [];
+  for (let i = 1; i <= total; i += 1) {
+    await half.getByText(`${i}/${total}`, { exact: true }).waitFor();
+    texts.push(await half.innerText());
+    await answer(page, 'climber');
+  }
+  expect(texts.join(' ')).toMatch(/abseil loop/i);
+  expect(texts.join(' ')).not.toMatch(/belay loop|rappel/i);
+  // Words of America bring feet along; both can be chosen apart afterwards.
+  await open(page, '/');
+  await page.getByLabel('Words').selectOption({ label: 'Rappel, carabiner, belay loop, color · feet' });
+  await open(page, '/demo/setups');
+  await expect(page.getByText(/^Rappel on two strands, .*ft/).first()).toBeVisible();
 });

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { SETTLE_MS } from '../web/ui/useSettled.ts';
 import { expect, open, pick, press, saved, tabTo, test, type, verdict } from './helpers.ts';
 
 /** The whole way from nothing to the log and back out of a file, with the keyboard only. */
@@ -126,6 +127,7 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
   await pick(page, 'The gate of the hitch connector faces', 'Away from rope and rock');
   await expect(verdict(page)).toContainText('No fault found');
 
+  await page.clock.install();
   await press(page, page.getByRole('button', { name: 'Check before use' }));
   await press(page, page.getByRole('button', { name: /Alone/ }));
   const half = page.locator('[data-half="climber"]');
@@ -159,8 +161,10 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
   ];
   for (const [i, name] of expected.entries()) {
     await expect(half).toContainText(`${i + 1}/${expected.length}`);
+    await page.clock.fastForward(SETTLE_MS);
     await press(page, half.getByRole('button', { name, exact: true }));
   }
+  await page.clock.fastForward(SETTLE_MS);
   await press(page, page.getByRole('button', { name: 'Close the check' }));
   await press(page, page.getByRole('link', { name: 'Log the use' }));
   await press(page, page.getByRole('button', { name: 'Write it down' }));

@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import { inWords, type Vocabulary } from '../core/vocabulary/index.ts';
+import { SETTLE_MS } from '../web/ui/useSettled.ts';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -60,6 +62,20 @@ export const saved = (page: Page) => expect(page.getByTestId('save-state')).toCo
 export async function tabTo(page: Page, target: Locator) {
   await expect(target).toBeVisible();
   const reached = () => target.evaluate((element) => element === document.activeElement);
+  if (await reached()) return;
+  // Looking after every press takes longer than pressing: most of the way is walked by a guess, short of the target rather than past it.
+  const guess = await target.evaluate((element) => {
+    const all = [
+      ...document.querySelectorAll<HTMLElement>('a[href], button, input, select, textarea, summary, [tabindex]'),
+    ];
+    const stops = all.filter(
+      (e) => e === element || (e.tabIndex >= 0 && !e.matches(':disabled') && e.checkVisibility()),
+    );
+    const from = stops.indexOf(document.activeElement as HTMLElement);
+    const to = stops.indexOf(element as HTMLElement);
+    return to > from ? to - from : stops.length - from + to;
+  });
+  for (let i = 0; i < Math.min(guess, 150) - 3; i += 1) await page.keyboard.press('Tab');
   if (await reached()) return;
   for (let i = 0; i < 150; i += 1) {
     await page.keyboard.press('Tab');
@@ -129,6 +145,16 @@ async function askedItems(page: Page): Promise<readonly AskedItem[]> {
   return items;
 }
 
+/**
+ * From here on the page's own pauses are passed over by `answer`, not waited out: a check gives nobody an answer to press before what is new
+ * on the screen has stood there for a moment, which over all jobs made two minutes of waiting.
+ */
+export async function passPauses(page: Page) {
+  await page.clock.install();
+  pausesPassed.add(page);
+}
+const pausesPassed = new WeakSet<Page>();
+
 /** The answer to give for the item that stands on a half, as a partner would know it. */
 export async function answer(page: Page, who: 'climber' | 'partner', expected = true) {
   const half = page.locator(`[data-half="${who}"]`);
@@ -140,10 +166,18 @@ export async function answer(page: Page, who: 'climber' | 'partner', expected = 
   ]);
   const items = (await askedItems(page)).filter((i) => i.title === title);
   const item = items.find((i) => i.question === question) ?? items[0]!;
+  const said = expected ? item.expected : item.others[0]!;
   const words = (text: string) =>
     new RegExp(`^${text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/\\\{\w+\\\}/g, '.+')}$`);
-  await half.getByRole('button', { name: words(expected ? item.expected : item.others[0]!) }).click();
+  if (pausesPassed.has(page)) await page.clock.fastForward(SETTLE_MS);
+  await half.getByRole('button', { name: words(inWords(said, await wordsOf(page))) }).click();
 }
+
+/** In which words the page is read. */
+const wordsOf = (page: Page): Promise<Vocabulary> =>
+  page.evaluate(
+    () => (JSON.parse(localStorage.getItem('zevrin-preferences') ?? '{}') as { words?: Vocabulary }).words ?? 'rappel',
+  );
 
 /** "What are you going to do?": one answer makes the set-up. */
 export async function begin(page: Page, what: string) {

@@ -204,6 +204,9 @@ test.describe('without a part of the program', () => {
     await expect(page.getByTestId('failed')).toContainText('The drawing could not be loaded.');
     await expect(verdict(page)).toContainText('No fault found');
     await page.getByLabel('Name of the set-up').fill('Typed beside it');
+    // What changes beside it tries the part again; that has to be over before it can arrive.
+    await saved(page);
+    await expect(page.getByTestId('failed')).toBeVisible();
     await context.unroute(/\/assets\/Drawings-.*\.js/);
     await page.getByRole('button', { name: 'Try again' }).click();
     await expect(page.getByTestId('failed')).toHaveCount(0);

@@ -1,6 +1,8 @@
+import { browserPath } from './browser-path.mjs';
+
 /** How Debian's Chromium is started, for tests, benchmarks and pictures. */
 export const launch = {
-  executablePath: '/usr/bin/chromium',
+  executablePath: browserPath(),
   args: [
     '--no-sandbox',
     '--disable-gpu',

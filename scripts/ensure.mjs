@@ -4,9 +4,9 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { browserPath, SHELL } from './browser-path.mjs';
 
 export const root = dirname(dirname(fileURLToPath(import.meta.url)));
-const CHROMIUM = '/usr/bin/chromium';
 
 function* filesUnder(path) {
   if (!statSync(path).isDirectory()) return yield path;
@@ -48,21 +48,23 @@ export function ensureBuild() {
   });
 }
 
-/** Debian's Chromium, for the tests in a browser. Installs it as root, otherwise says how. */
+/** Debian's Chromium, for the tests in a browser. Installs it as root, otherwise says how; takes the one with windows where only that is there. */
 export function ensureChromium() {
-  if (existsSync(CHROMIUM)) return;
-  const command = 'apt-get update && apt-get install -y chromium';
-  if (process.getuid?.() !== 0) {
-    console.error(`The browser tests need Debian's Chromium. Run as root:\n  ${command}`);
-    process.exit(1);
+  if (existsSync(SHELL)) return;
+  const command = 'apt-get update && apt-get install -y --no-install-recommends chromium-headless-shell';
+  const root = process.getuid?.() === 0;
+  if (root) {
+    console.error('Installing Chromium ...');
+    const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+    spawnSync('sh', ['-c', command], { stdio: ['ignore', 2, 2], env });
   }
-  console.error('Installing Chromium ...');
-  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
-  const { status } = spawnSync('sh', ['-c', command], { stdio: ['ignore', 2, 2], env });
-  if (status !== 0 || !existsSync(CHROMIUM)) {
-    console.error(`Chromium could not be installed with: ${command}`);
-    process.exit(1);
-  }
+  if (existsSync(browserPath())) return;
+  console.error(
+    root
+      ? `Chromium could not be installed with: ${command}`
+      : `The browser tests need Debian's Chromium. Run as root:\n  ${command}`,
+  );
+  process.exit(1);
 }
 
 /** Node, loading TypeScript as it is. */

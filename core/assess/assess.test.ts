@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { renderFinding, SEVERITIES, type Finding, type Severity } from '../finding/index.ts';
+import { METRIC, renderFinding, SEVERITIES, type Finding, type Severity } from '../finding/index.ts';
 import { type Item, type Person } from '../gear/index.ts';
 import { contextOf, questionsOf, slotsOf, type Judge } from '../parts/index.ts';
 import { blankSetup, TEMPLATE_IDS, withItem, type Setup } from '../rig/index.ts';
@@ -61,8 +61,8 @@ describe('assess', () => {
     const setups = [...variedSetups().map((v) => v.setup), worsened(rappelDouble, Object.keys(WORSE))];
     for (const setup of setups)
       for (const f of assess(setup).findings) {
-        for (const system of ['metric', 'imperial'] as const) {
-          const { says, because, remedy } = renderFinding(f, system);
+        for (const reader of [METRIC, { system: 'imperial', words: 'abseil' } as const]) {
+          const { says, because, remedy } = renderFinding(f, reader);
           expect(`${says} ${because} ${remedy}`).not.toMatch(/[{}]|\bsafe|NaN|undefined/i);
         }
         if (f.severity !== 'clear') expect(f.remedy, f.code).not.toBe('');

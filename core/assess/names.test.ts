@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { buildCheck, sequenceOf } from '../check/index.ts';
 import { judgeWays, type WayInput } from '../connector/index.ts';
-import { fillTemplate, renderFinding, renderSentence, type Finding } from '../finding/index.ts';
+import { METRIC, fillTemplate, renderFinding, renderSentence, type Finding } from '../finding/index.ts';
 import { JOBS, usualLoad, type Job } from '../gear/index.ts';
 import { hanging, holdsFromRig } from '../hold/index.ts';
 import { contextOf } from '../parts/index.ts';
@@ -42,7 +42,7 @@ const renamed = (value: unknown, keys: ReadonlySet<string>, key = ''): unknown =
 
 const said = (findings: readonly Finding[]): string[] =>
   findings.flatMap((f) => {
-    const { says, because, remedy, numbers } = renderFinding(f, 'metric');
+    const { says, because, remedy, numbers } = renderFinding(f, METRIC);
     return [says, because, remedy, ...numbers.map((n) => n.label)];
   });
 
@@ -56,7 +56,7 @@ function textsOf(setup: Setup): string[] {
     ...items.flatMap((i) => [
       i.title,
       ...[i.look, i.touch, i.question, i.expected, ...i.others, i.why].map((text) =>
-        fillTemplate(text, i.numbers, 'metric'),
+        fillTemplate(text, i.numbers, METRIC),
       ),
     ]),
     ...hanging(ctx).flatMap((person) => {
@@ -65,7 +65,7 @@ function textsOf(setup: Setup): string[] {
         ...model.faults.map((f) => f.says),
         ...model.causes.map((c) => c.says),
         ...model.holds.map((h) => h.label),
-        ...[...model.noHolds, ...model.consequences].map((x) => renderSentence(x.because, 'metric')),
+        ...[...model.noHolds, ...model.consequences].map((x) => renderSentence(x.because, METRIC)),
       ];
     }),
   ];

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { assess } from '../assess/index.ts';
 import { waysOf, type WayTest } from '../connector/index.ts';
-import { fillTemplate, type Finding } from '../finding/index.ts';
+import { METRIC, fillTemplate, type Finding } from '../finding/index.ts';
 import type { Device, Item, Person, Rope } from '../gear/index.ts';
 import { slotsOf } from '../parts/index.ts';
 import {
@@ -296,7 +296,7 @@ describe('needs', () => {
     const open = withItem(rappelOpen(), 'ropeA', club.longRope);
     const list = named(open, [club.groovedTube, club.sling, club.surveyHarness]);
     expect(list.map((n) => n.what)).toEqual(['connector', 'cord']);
-    expect(fillTemplate(list[1]!.says, list[1]!.numbers, 'metric')).toMatch(/mm to \d/);
+    expect(fillTemplate(list[1]!.says, list[1]!.numbers, METRIC)).toMatch(/mm to \d/);
   });
   it('one connector is not two', () =>
     expect(

@@ -5,10 +5,12 @@ export { about, finding, findingKeys, overall, worse, worstFirst } from './findi
 export {
   fillTemplate,
   literal,
+  METRIC,
   quoted,
   renderFinding,
   renderSentence,
   sentence,
+  type Reader,
   type RenderedFinding,
   type RenderedNumber,
   type Sentence,

@@ -1,17 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { exactly } from '../units/index.ts';
-import { fillTemplate, literal, quoted, renderSentence, sentence, type FindingNumber } from './index.ts';
+import { METRIC, fillTemplate, literal, quoted, renderSentence, sentence, type FindingNumber } from './index.ts';
 
 /** In metres and newtons, with plain spaces: number and unit are printed with a narrow one between. */
 const filled = (template: string, numbers: readonly FindingNumber[]) =>
-  fillTemplate(template, numbers, 'metric').replace(/\u202f|\u00a0/g, ' ');
+  fillTemplate(template, numbers, METRIC).replace(/\u202f|\u00a0/g, ' ');
 
 describe('literal', () => {
   const load = { key: 'load', label: 'Load', quantity: 'forceN', value: exactly(800) } as const;
 
   it('brings back any text', () => {
     for (const text of ['{load}', '{{load}}', '{', '}', '{{{', 'a{load~}b', '']) {
-      expect(fillTemplate(literal(text), [load], 'metric')).toBe(text);
+      expect(fillTemplate(literal(text), [load], METRIC)).toBe(text);
       expect(filled(`${literal(text)}{load}`, [load])).toBe(`${text}800 N`);
     }
   });
@@ -39,7 +39,11 @@ describe('a sentence', () => {
   it('is filled in the units of the reader', () => {
     const load = { key: 'load', label: 'Load', quantity: 'forceN', value: exactly(4448.22) } as const;
     // 1 lbf = 4.44822 N by definition (NIST SP 811, table B.8).
-    expect(renderSentence(sentence('It carries {load}.', [load]), 'imperial')).toMatch(/^It carries 1,?000.lbf\.$/);
-    expect(renderSentence(sentence('Nothing to fill.'), 'imperial')).toBe('Nothing to fill.');
+    expect(renderSentence(sentence('It carries {load}.', [load]), { system: 'imperial', words: 'rappel' })).toMatch(
+      /^It carries 1,?000.lbf\.$/,
+    );
+    expect(renderSentence(sentence('Nothing to fill.'), { system: 'imperial', words: 'rappel' })).toBe(
+      'Nothing to fill.',
+    );
   });
 });

@@ -1,5 +1,12 @@
 import { printInterval, printQuantity, type UnitSystem } from '../units/index.ts';
+import { inWords, type Vocabulary } from '../vocabulary/index.ts';
 import type { Finding, FindingNumber } from './schema.ts';
+
+/** In which units and words somebody reads. */
+export interface Reader {
+  readonly system: UnitSystem;
+  readonly words: Vocabulary;
+}
 
 export interface RenderedNumber {
   readonly key: string;
@@ -14,22 +21,38 @@ export interface RenderedFinding {
   readonly numbers: readonly RenderedNumber[];
 }
 
-/** Text of a user, a name above all, as it goes into a template: it stands there as it was typed, braces included. */
-export const literal = (text: string): string => text.replaceAll('{', '{{');
+/** For what goes into files, tables and the command line: metres, and the words of the texts as most of them are written. */
+export const METRIC: Reader = { system: 'metric', words: 'rappel' };
+
+/** Unicode's own marks for a text that is set into another one and is not touched by it (UAX 9, isolates). */
+const BEGIN = '\u2068';
+const END = '\u2069';
+const ISOLATES = /[\u2068\u2069]/g;
+const SET_IN = /\u2068([^\u2069]*)\u2069/;
+
+/**
+ * Text of a user, a name above all, as it goes into a template: it stands there as it was typed, braces included, and keeps its words whatever
+ * the reader's are.
+ */
+export const literal = (text: string): string => `${BEGIN}${text.replace(ISOLATES, '').replaceAll('{', '{{')}${END}`;
 
 /**
  * Fills `{key}` with the best value and `{key~}` with the value and its interval; `{{` is one brace. A key without a number stays as it is:
  * records written before names were quoted hold such texts. A test sees that no rule leaves one.
  */
-export function fillTemplate(template: string, numbers: readonly FindingNumber[], system: UnitSystem): string {
-  return template.replace(/\{\{|\{(\w+)(~?)\}/g, (found: string, key: string | undefined, withInterval: string) => {
-    if (key === undefined) return '{';
-    const number = numbers.find((n) => n.key === key);
-    if (!number) return found;
-    return withInterval
-      ? printInterval(number.value, number.quantity, system)
-      : printQuantity(number.value.best, number.quantity, system);
-  });
+export function fillTemplate(template: string, numbers: readonly FindingNumber[], { system, words }: Reader): string {
+  // Every second piece is a literal.
+  const pieces = template.split(SET_IN).map((piece, i) => (i % 2 === 1 ? piece : inWords(piece, words)));
+  return pieces
+    .join('')
+    .replace(/\{\{|\{(\w+)(~?)\}/g, (found: string, key: string | undefined, withInterval: string) => {
+      if (key === undefined) return '{';
+      const number = numbers.find((n) => n.key === key);
+      if (!number) return found;
+      return withInterval
+        ? printInterval(number.value, number.quantity, system)
+        : printQuantity(number.value.best, number.quantity, system);
+    });
 }
 
 /** A template with the numbers it names. */
@@ -39,8 +62,8 @@ export interface Sentence {
 }
 export const sentence = (template: string, numbers: readonly FindingNumber[] = []): Sentence => ({ template, numbers });
 
-export const renderSentence = ({ template, numbers }: Sentence, system: UnitSystem): string =>
-  fillTemplate(template, numbers, system);
+export const renderSentence = ({ template, numbers }: Sentence, reader: Reader): string =>
+  fillTemplate(template, numbers, reader);
 
 /** What a finding says, to stand inside another text: its numbers get names of their own, so that two of them do not meet. */
 export function quoted({ says, numbers }: Pick<Finding, 'says' | 'numbers'>, prefix: string): Sentence {
@@ -54,15 +77,15 @@ export function quoted({ says, numbers }: Pick<Finding, 'says' | 'numbers'>, pre
 }
 
 /** The sentences and numbers of a finding in the units of the reader. */
-export function renderFinding(finding: Finding, system: UnitSystem): RenderedFinding {
+export function renderFinding(finding: Finding, reader: Reader): RenderedFinding {
   return {
-    says: fillTemplate(finding.says, finding.numbers, system),
-    because: fillTemplate(finding.because, finding.numbers, system),
-    remedy: fillTemplate(finding.remedy, finding.numbers, system),
+    says: fillTemplate(finding.says, finding.numbers, reader),
+    because: fillTemplate(finding.because, finding.numbers, reader),
+    remedy: fillTemplate(finding.remedy, finding.numbers, reader),
     numbers: finding.numbers.map(({ key, label, value, quantity }) => ({
       key,
-      label,
-      text: printInterval(value, quantity, system),
+      label: inWords(label, reader.words),
+      text: printInterval(value, quantity, reader.system),
     })),
   };
 }

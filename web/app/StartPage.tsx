@@ -2,8 +2,12 @@ import { Link } from 'react-router';
 import { useTitle } from './useTitle';
 import { unsaved } from './session';
 import { SeverityMark } from '../ui/SeverityMark';
+import { isVocabulary, VOCABULARIES } from '@core/vocabulary';
+import { usePreferences, useWords } from './preferences';
 
 export function StartPage() {
+  const inWords = useWords();
+  const { words, system, setWords } = usePreferences();
   useTitle('');
   return (
     <main className="mx-auto grid min-h-dvh max-w-3xl content-center gap-8 px-5 py-10">
@@ -11,9 +15,9 @@ export function StartPage() {
         <p className="text-2xl font-bold tracking-tight text-act">Zevrin</p>
         <h1 className="mt-2 text-3xl sm:text-4xl">What holds, what touches, what was not looked at.</h1>
         <p className="mt-4 max-w-prose text-lg text-ink-2">
-          Belay, rappel, lower, ascend or climb a tree with the gear you own. Zevrin works out lengths, forces and fit,
-          draws them to scale, and makes the check that you and your partner go through before you leave the ground or
-          the ledge.
+          Belay, {inWords('rappel')}, lower, ascend or climb a tree with the gear you own. Zevrin works out lengths,
+          forces and fit, draws them to scale, and makes the check that you and your partner go through before you leave
+          the ground or the ledge.
         </p>
       </header>
       {unsaved().map(({ name }) => (
@@ -51,6 +55,21 @@ export function StartPage() {
           </p>
         ))}
       </section>
+      <label className="flex flex-wrap items-center gap-x-3 gap-y-1">
+        <span className="font-semibold">Words</span>
+        <select
+          className="field w-auto"
+          value={words}
+          onChange={(event) => isVocabulary(event.target.value) && setWords(event.target.value)}
+        >
+          {Object.entries(VOCABULARIES).map(([id, { label, system: goesWith }]) => (
+            <option key={id} value={id}>
+              {label} · {goesWith === 'metric' ? 'metres' : 'feet'}
+            </option>
+          ))}
+        </select>
+        <span className="text-sm text-ink-2">Units now: {system === 'metric' ? 'metres' : 'feet and pounds'}. They can be changed on every page.</span>
+      </label>
       <p className="max-w-prose text-ink-2">
         Zevrin calculates and reminds. It does not replace the instructions of the makers, local codes, training or
         licensed practice. Everything stays in this browser.

@@ -1,14 +1,22 @@
 import { createContext, use, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { z } from 'zod';
 import type { UnitSystem } from '@core/units';
+import { inWords, VOCABULARIES, type Vocabulary } from '@core/vocabulary';
 
 const KEY = 'zevrin-preferences';
-const schema = z.object({ system: z.enum(['metric', 'imperial']), theme: z.enum(['light', 'dark']) });
+const schema = z.object({
+  system: z.enum(['metric', 'imperial']),
+  theme: z.enum(['light', 'dark']),
+  // Not there in what was kept before there was a choice.
+  words: z.enum(['rappel', 'abseil']).default('rappel'),
+});
 type Stored = z.infer<typeof schema>;
 
 interface Preferences extends Stored {
   readonly setSystem: (system: UnitSystem) => void;
   readonly setTheme: (theme: Stored['theme']) => void;
+  /** With the units that go with the words. */
+  readonly setWords: (words: Vocabulary) => void;
 }
 
 const Context = createContext<Preferences | null>(null);
@@ -16,6 +24,7 @@ const Context = createContext<Preferences | null>(null);
 function initial(): Stored {
   const fallback: Stored = {
     system: 'metric',
+    words: 'rappel',
     theme: window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light',
   };
   try {
@@ -49,6 +58,7 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
       ...stored,
       setSystem: (system) => setStored((s) => ({ ...s, system })),
       setTheme: (theme) => setStored((s) => ({ ...s, theme })),
+      setWords: (words) => setStored((s) => ({ ...s, words, system: VOCABULARIES[words].system })),
     }),
     [stored],
   );
@@ -59,4 +69,10 @@ export function usePreferences(): Preferences {
   const value = use(Context);
   if (!value) throw new Error('usePreferences outside PreferencesProvider');
   return value;
+}
+
+/** Puts a text of the app into the words of the reader; texts with numbers in them are filled and put into words in one go (`fillTemplate`). */
+export function useWords(): (text: string) => string {
+  const { words } = usePreferences();
+  return (text) => inWords(text, words);
 }

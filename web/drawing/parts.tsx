@@ -108,12 +108,12 @@ interface MarkerProps {
 
 /** The sign of a finding where it sits; choosing it opens the finding. */
 export function Marker({ mark, at, sign, onChoose }: MarkerProps) {
-  const { system } = usePreferences();
+  const reader = usePreferences();
   return (
     <g
       role="button"
       tabIndex={0}
-      aria-label={`${SEVERITY_WORDS[mark.severity]}: ${renderSentence(mark.says, system)}`}
+      aria-label={`${SEVERITY_WORDS[mark.severity]}: ${renderSentence(mark.says, reader)}`}
       aria-pressed={mark.chosen}
       data-mark={mark.part}
       className="cursor-pointer"

@@ -2,6 +2,7 @@ import { useId } from 'react';
 import { z } from 'zod';
 import { fieldBounds, fieldMeta } from '@core/gear';
 import { UnitField } from './UnitField';
+import { useWords } from '../app/preferences';
 
 interface SchemaFieldProps {
   readonly schema: z.ZodType;
@@ -15,6 +16,7 @@ interface SchemaFieldProps {
 
 /** One field of a form, made from its schema: a unit field, a choice, a line or several lines of text. */
 export function SchemaField({ schema, value, onChange, onLeave, error, label }: SchemaFieldProps) {
+  const inWords = useWords();
   const id = useId();
   const meta = fieldMeta(schema);
   if (!meta) throw new Error('this schema has no field description');
@@ -22,8 +24,8 @@ export function SchemaField({ schema, value, onChange, onLeave, error, label }: 
     const { min, max } = fieldBounds(schema)!;
     return (
       <UnitField
-        label={label ?? meta.label}
-        hint={meta.hint}
+        label={inWords(label ?? meta.label)}
+        hint={meta.hint && inWords(meta.hint)}
         quantity={meta.quantity}
         min={min}
         max={max}
@@ -40,13 +42,13 @@ export function SchemaField({ schema, value, onChange, onLeave, error, label }: 
   return (
     <div>
       <label htmlFor={id} className="block text-sm font-semibold">
-        {label ?? meta.label}
+        {inWords(label ?? meta.label)}
       </label>
       {meta.options ? (
         <select {...describe} className="field mt-1" value={text} onChange={(event) => onChange(event.target.value)}>
           {Object.entries(meta.options).map(([key, label]) => (
             <option key={key} value={key}>
-              {label}
+              {inWords(label)}
             </option>
           ))}
         </select>
@@ -67,7 +69,7 @@ export function SchemaField({ schema, value, onChange, onLeave, error, label }: 
         />
       )}
       <p id={`${id}-more`} className={`mt-0.5 text-sm ${error ? 'text-stop' : 'text-ink-2'}`}>
-        {error ?? meta.hint}
+        {error ?? (meta.hint && inWords(meta.hint))}
       </p>
     </div>
   );

@@ -4,7 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Route } from 'react-router';
 import { assess } from '@core/assess';
 import { buildCheck } from '@core/check';
-import { fillTemplate } from '@core/finding';
+import { METRIC, fillTemplate } from '@core/finding';
 import type { CheckRecord } from '@core/log';
 import { changed, rappelDouble, SETUPS } from '@core/samples';
 import { showPage } from '../../app/place.test-help';
@@ -51,7 +51,7 @@ async function show(mode: CheckRecord['mode'] = 'alone', checks = [record(mode)]
 }
 const halves = (who: 'climber' | 'partner' = 'climber') =>
   within(document.querySelector<HTMLElement>(`[data-half="${who}"]`)!);
-const expected = (n: number) => fillTemplate(items[n]!.expected, items[n]!.numbers, 'metric');
+const expected = (n: number) => fillTemplate(items[n]!.expected, items[n]!.numbers, METRIC);
 const answer = (n: number, who?: 'climber' | 'partner') =>
   halves(who).getByRole<HTMLButtonElement>('button', { name: expected(n) });
 const anyAnswer = () => halves().getAllByRole('button')[0]!;
@@ -96,7 +96,7 @@ describe('one tap, one item', () => {
 
   it('another answer stops; what was put right is written down and the item is looked at again', async () => {
     const { events } = await show();
-    const wrong = fillTemplate(items[0]!.others[0]!, items[0]!.numbers, 'metric');
+    const wrong = fillTemplate(items[0]!.others[0]!, items[0]!.numbers, METRIC);
     fireEvent.click(halves().getByRole('button', { name: wrong }));
     expect(halves().getByText('Stop.')).toBeTruthy();
     const put = halves().getByRole<HTMLButtonElement>('button', { name: 'Put right: check it again' });

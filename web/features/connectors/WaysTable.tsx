@@ -21,7 +21,8 @@ interface WaysTableProps {
 
 /** Every way of one pair, best first: the verdict, the millimetres, and what happened when it was tried. */
 export function WaysTable({ connector, device, reports, tests, chosen, onChoose }: WaysTableProps) {
-  const { system } = usePreferences();
+  const reader = usePreferences();
+  const { system } = reader;
   const dispatch = useAppDispatch();
   const record = (way: Way, result: WayTest['result']) =>
     dispatch(
@@ -61,7 +62,7 @@ export function WaysTable({ connector, device, reports, tests, chosen, onChoose 
                   {name}
                 </span>
                 {severity !== 'clear' && (
-                  <span className="block text-sm text-ink-2">{renderFinding(findings[0]!, system).says}</span>
+                  <span className="block text-sm text-ink-2">{renderFinding(findings[0]!, reader).says}</span>
                 )}
               </span>
               <span className="num text-right text-sm whitespace-nowrap text-ink-2">

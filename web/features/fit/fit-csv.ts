@@ -1,6 +1,6 @@
 import { unparse } from 'papaparse';
 import { fitRow } from '@core/fit';
-import { renderFinding } from '@core/finding';
+import { METRIC, renderFinding } from '@core/finding';
 import { JOBS, type Device, type Job, type Rope } from '@core/gear';
 
 /** The fit map as CSV (RFC 4180), one line per pair; numbers in mm whatever the units on the screen. */
@@ -15,7 +15,7 @@ export function fitCsv(job: Job, ropes: readonly Rope[], devices: readonly Devic
       verdict: severity,
       margin_mm: marginMm === null ? '' : Number(marginMm.toFixed(3)),
       codes: findings.map((f) => f.code).join(' '),
-      says: renderFinding(findings[0]!, 'metric').says,
+      says: renderFinding(findings[0]!, METRIC).says,
     })),
     // A name that begins like a formula would be run by a spreadsheet.
     { newline: '\r\n', escapeFormulae: true },

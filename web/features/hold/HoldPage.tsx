@@ -186,7 +186,7 @@ const clause = (text: string) => `${text.replace(/^./, (c) => c.toUpperCase())}.
 
 function Summary({ model, singles }: { model: HoldModel; singles: readonly SinglePoint[] }) {
   const { holds, noHolds } = model;
-  const { system } = usePreferences();
+  const reader = usePreferences();
   const open = singles.filter((s) => !s.accepted).length;
   return (
     <>
@@ -204,7 +204,7 @@ function Summary({ model, singles }: { model: HoldModel; singles: readonly Singl
         <p key={s.id} className="mt-2 flex max-w-prose items-start gap-2">
           <SeverityMark severity={s.severity} />
           <span>
-            <strong>{s.label}</strong> does not count: {renderSentence(s.because, system)}
+            <strong>{s.label}</strong> does not count: {renderSentence(s.because, reader)}
           </span>
         </p>
       ))}
@@ -221,7 +221,7 @@ interface ReplayProps {
 }
 
 function Replay({ row, also, onAlso, model, singles }: ReplayProps) {
-  const { system } = usePreferences();
+  const reader = usePreferences();
   const faults = [...row.faults, ...(also ? [also] : [])];
   const happened = closure(model, faults);
   const left = standing(model, faults);
@@ -234,7 +234,7 @@ function Replay({ row, also, onAlso, model, singles }: ReplayProps) {
       {row.causes.length > 0 && <p className="text-ink-2">For instance: {row.causes.join('; ')}.</p>}
       {follows.map((c) => (
         <p key={c.then} className="mt-1">
-          Then {says(c.then)}. <span className="text-ink-2">{renderSentence(c.because, system)}</span>
+          Then {says(c.then)}. <span className="text-ink-2">{renderSentence(c.because, reader)}</span>
         </p>
       ))}
       <p role="status" className={`mt-1 font-bold ${left.length === 0 ? 'text-stop' : 'text-clear'}`}>

@@ -1,6 +1,7 @@
 import { Fragment, type ReactNode } from 'react';
 import { standing, type HoldModel, type SinglePoint } from '@core/hold';
 import { HoldMark } from './HoldMark';
+import { useWords } from '../../app/preferences';
 
 /** One thing that lets go, or one event that brings several. */
 export interface HoldRow {
@@ -23,6 +24,7 @@ interface HoldTableProps {
 
 /** Rows: what can let go. Columns: the ways of being held. Nothing left is said in words as well. */
 export function HoldTable({ rows, model, singles, chosen, detail, onChoose }: HoldTableProps) {
+  const inWords = useWords();
   const accepted = new Set(singles.filter((s) => s.accepted).map((s) => s.fault.id));
   return (
     <table className="w-full border-collapse" aria-label="What can let go, and what then holds">
@@ -33,7 +35,7 @@ export function HoldTable({ rows, model, singles, chosen, detail, onChoose }: Ho
           </th>
           {model.holds.map((s) => (
             <th key={s.id} scope="col" className="w-24 px-1 py-2 text-center leading-tight">
-              {s.label}
+              {inWords(s.label)}
               {s.hand && <span className="block font-normal text-ink-2">needs a hand</span>}
             </th>
           ))}

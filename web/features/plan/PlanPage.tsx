@@ -17,9 +17,11 @@ import { Answer } from '../rig/Answer';
 import { combinationName } from '../rig/CombinationRow';
 import { useSearch } from '../rig/useSearch';
 import { heightSchema, useQuestion, weatherSchema } from './useQuestion';
+import { useWords } from '../../app/preferences';
 
 /** Job, people, site and ropes in; ranked complete combinations from the locker out. */
 export function PlanPage() {
+  const inWords = useWords();
   useTitle('Plan');
   const { items, people, wayTests } = useWorkspace();
   const { name: place } = usePlace();
@@ -42,7 +44,7 @@ export function PlanPage() {
   const onTake = ({ picks }: Combination) => {
     const now = new Date().toISOString();
     const title = combinationName(combined(open, picks, items, wayTests));
-    const own = { id: nanoid(), name: `${template.label}: ${title}`.slice(0, 80), createdAt: now };
+    const own = { id: nanoid(), name: `${inWords(template.label)}: ${title}`.slice(0, 80), createdAt: now };
     dispatch(edited(addSetup({ ...take(open, picks, items, wayTests, now), ...own })));
     void navigate(`/${place}/setups/${own.id}`);
   };
@@ -56,7 +58,7 @@ export function PlanPage() {
           <Select label="Job" value={question.template} onChange={(value) => set('job', value)}>
             {TEMPLATE_IDS.map((id) => (
               <option key={id} value={id}>
-                {TEMPLATES[id].label}
+                {inWords(TEMPLATES[id].label)}
               </option>
             ))}
           </Select>

@@ -18,7 +18,7 @@ interface AnswerProps {
 
 /** What the locker gives for what is open: the best first, what is missing, and what was left out because of a Stop. */
 export function Answer({ open, answer, onTake }: AnswerProps) {
-  const { system } = usePreferences();
+  const reader = usePreferences();
   const [shown, setShown] = useState(SHOWN);
   const { combinations, rejected, found, stopped, needs, outcome } = answer;
   return (
@@ -28,7 +28,7 @@ export function Answer({ open, answer, onTake }: AnswerProps) {
           <h2>Missing in the locker</h2>
           <ul className="mt-1 list-disc pl-6">
             {needs.map((need) => (
-              <li key={need.says}>{fillTemplate(need.says, need.numbers, system)}</li>
+              <li key={need.says}>{fillTemplate(need.says, need.numbers, reader)}</li>
             ))}
           </ul>
         </section>

@@ -47,7 +47,8 @@ interface CombinationRowProps {
 /** One combination: the worst finding first, then how it is put together and what it has to spare. */
 export function CombinationRow({ open, combination, onTake }: CombinationRowProps) {
   const { items, wayTests } = useWorkspace();
-  const { system } = usePreferences();
+  const reader = usePreferences();
+  const { system } = reader;
   const setup = useMemo(() => combined(open, combination.picks, items, wayTests), [open, combination, items, wayTests]);
   const { verdict, findings, figures } = useMemo(() => assess(setup), [setup]);
   // What is open about the site is the same for all; what tells one from another is about its parts.
@@ -71,7 +72,7 @@ export function CombinationRow({ open, combination, onTake }: CombinationRowProp
           {verdict !== 'clear' && (
             <span>
               {worst
-                ? renderFinding(worst, system).says
+                ? renderFinding(worst, reader).says
                 : 'Open as in all of them: the place, how it is rigged, what has no rule yet.'}
             </span>
           )}

@@ -33,7 +33,7 @@ export function Rejected({ open: setup, rejected, stopped, onTake }: RejectedPro
 
 function ByDevice({ open, rejected, onTake }: Omit<RejectedProps, 'stopped'>) {
   const { items, wayTests } = useWorkspace();
-  const { system } = usePreferences();
+  const reader = usePreferences();
   const [chosen, setChosen] = useState<string | null>(null);
   const rows = useMemo(
     () =>
@@ -65,7 +65,7 @@ function ByDevice({ open, rejected, onTake }: Omit<RejectedProps, 'stopped'>) {
               >
                 <SeverityMark severity={worst?.severity ?? 'untested'} size={16} />
                 <span>
-                  {ropes}: <span className="text-ink-2">{worst ? renderFinding(worst, system).says : ''}</span>
+                  {ropes}: <span className="text-ink-2">{worst ? renderFinding(worst, reader).says : ''}</span>
                 </span>
               </button>
               {chosen === key && (

@@ -6,7 +6,7 @@ import { fillTemplate, findingKeys, renderFinding } from '@core/finding';
 import { slotsOf } from '@core/parts';
 import { templateOf, type Setup } from '@core/rig';
 import { NotFound } from '../../app/NotFound';
-import { usePreferences } from '../../app/preferences';
+import { usePreferences, useWords } from '../../app/preferences';
 import { Drawings } from '../../drawing/Drawings';
 import { useWorkspace } from '../../store/hooks';
 import { SEVERITY_WORDS, SeverityMark } from '../../ui/SeverityMark';
@@ -22,8 +22,10 @@ export function CardPage() {
 
 /** The set-up on one page of paper: drawing, gear, numbers, what is open, and the check to tick off. */
 function Card({ setup }: { setup: Setup }) {
+  const inWords = useWords();
   useTitle(`Card of ${setup.name}`);
-  const { system } = usePreferences();
+  const reader = usePreferences();
+  const { system } = reader;
   const assessment = assess(setup);
   const { verdict, findings, figures } = assessment;
   const open = findings.filter((f) => f.severity !== 'clear');
@@ -53,7 +55,7 @@ function Card({ setup }: { setup: Setup }) {
         </span>
       </p>
       <p className="text-ink-2">
-        {templateOf(setup).label}.{' '}
+        {inWords(templateOf(setup).label)}.{' '}
         {people.length === 0
           ? 'Nobody chosen.'
           : `${people.map((slot) => `${slot.label}: ${slot.item!.name}`).join('. ')}.`}
@@ -84,7 +86,7 @@ function Card({ setup }: { setup: Setup }) {
           {open.map((f, i) => (
             <li key={keys[i]} className="flex items-start gap-2">
               <SeverityMark severity={f.severity} size={14} />
-              <span>{renderFinding(f, system).says}</span>
+              <span>{renderFinding(f, reader).says}</span>
             </li>
           ))}
         </ul>
@@ -95,9 +97,9 @@ function Card({ setup }: { setup: Setup }) {
           <li key={item.id} className="flex break-inside-avoid items-start gap-2 py-0.5 print:gap-1.5 print:py-px">
             <span aria-hidden className="mt-1 size-3.5 shrink-0 border border-ink print:mt-0.5 print:size-2.5" />
             <span>
-              {item.kind === 'open-finding' ? `${item.title}: ` : `${item.title}. ${item.question} `}
+              {inWords(item.kind === 'open-finding' ? `${item.title}: ` : `${item.title}. ${item.question} `)}
               <strong className="font-semibold">
-                {fillTemplate(item.kind === 'open-finding' ? item.look : item.expected, item.numbers, system)}
+                {fillTemplate(item.kind === 'open-finding' ? item.look : item.expected, item.numbers, reader)}
               </strong>
             </span>
           </li>

@@ -3,7 +3,7 @@ import { cleanup, fireEvent, screen } from '@testing-library/react';
 import { useState } from 'react';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { assess } from '@core/assess';
-import { renderFinding, type Finding } from '@core/finding';
+import { METRIC, renderFinding, type Finding } from '@core/finding';
 import { rappelDouble, rappelDoubleFaulty } from '@core/samples';
 import { showPage } from '../../app/place.test-help';
 import { FindingList } from './FindingList';
@@ -33,7 +33,7 @@ describe('the list of findings', () => {
       ...open.map((f) => f.code),
       ...findings.filter((f) => f.severity === 'clear').map((f) => f.code),
     ]);
-    for (const [i, f] of open.entries()) expect(rows()[i]!.textContent).toContain(renderFinding(f, 'metric').says);
+    for (const [i, f] of open.entries()) expect(rows()[i]!.textContent).toContain(renderFinding(f, METRIC).says);
   });
 
   it('folds what nothing was found against, unless that is all there is', () => {
@@ -52,7 +52,7 @@ describe('the list of findings', () => {
     expect(button().getAttribute('aria-expanded')).toBe('false');
     fireEvent.click(button());
     expect(button().getAttribute('aria-expanded')).toBe('true');
-    const { because, numbers } = renderFinding(findings[at]!, 'metric');
+    const { because, numbers } = renderFinding(findings[at]!, METRIC);
     expect(rows()[at]!.textContent).toContain(because);
     for (const { label, text } of numbers) {
       const cell = screen.getAllByRole('rowheader', { name: label })[0]!;
@@ -65,10 +65,12 @@ describe('the list of findings', () => {
   it('speaks in the units of the reader', () => {
     localStorage.setItem('zevrin-preferences', JSON.stringify({ system: 'imperial', theme: 'light' }));
     const { findings } = assess(rappelDouble);
-    const differs = findings.find((f) => renderFinding(f, 'metric').says !== renderFinding(f, 'imperial').says)!;
+    const differs = findings.find(
+      (f) => renderFinding(f, METRIC).says !== renderFinding(f, { system: 'imperial', words: 'rappel' }).says,
+    )!;
     show(findings);
     const row = rows().find((r) => r.dataset.finding === differs.code)!;
-    expect(row.textContent).toContain(renderFinding(differs, 'imperial').says);
-    expect(row.textContent).not.toContain(renderFinding(differs, 'metric').says);
+    expect(row.textContent).toContain(renderFinding(differs, { system: 'imperial', words: 'rappel' }).says);
+    expect(row.textContent).not.toContain(renderFinding(differs, METRIC).says);
   });
 });

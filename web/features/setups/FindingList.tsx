@@ -25,9 +25,9 @@ function Row({
   chosen: boolean;
   onChoose: FindingListProps['onChoose'];
 }) {
-  const { system } = usePreferences();
+  const reader = usePreferences();
   const row = useRef<HTMLLIElement>(null);
-  const { says, because, remedy, numbers } = renderFinding(finding, system);
+  const { says, because, remedy, numbers } = renderFinding(finding, reader);
   useEffect(() => {
     if (chosen) row.current?.scrollIntoView({ block: 'nearest' });
   }, [chosen]);

@@ -13,6 +13,7 @@ import { SchemaField } from '../../ui/SchemaField';
 import { KINDS } from '../locker/kinds';
 import { formSections, type Field } from '../rig/form-sections';
 import { AddAndTake } from '../rig/AddAndTake';
+import { useWords } from '../../app/preferences';
 
 interface SetupFormProps {
   readonly setup: Setup;
@@ -106,6 +107,7 @@ function LiveField({ schema, label, value, onValid }: LiveFieldProps) {
 
 /** Where on the harness an attachment hangs. */
 function PointField({ attachment, setup, onChange }: SetupFormProps & { attachment: Ref }) {
+  const inWords = useWords();
   const id = useId();
   const a = setup.attachments.find((x) => x.id === attachment);
   if (a?.root.kind !== 'harness') return null;
@@ -130,7 +132,7 @@ function PointField({ attachment, setup, onChange }: SetupFormProps & { attachme
       >
         {points.map((point) => (
           <option key={point} value={point}>
-            {POINTS[point]}
+            {inWords(POINTS[point])}
           </option>
         ))}
       </select>

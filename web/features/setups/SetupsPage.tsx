@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { descentOf, templateOf, type Setup } from '@core/rig';
 import { printQuantity, type UnitSystem } from '@core/units';
-import { usePreferences } from '../../app/preferences';
+import { usePreferences, useWords } from '../../app/preferences';
 import { useTitle } from '../../app/useTitle';
 import { usePlace } from '../../app/place';
 import { useWorkspace } from '../../store/hooks';
@@ -19,6 +19,7 @@ const SetupVerdict = part('The verdict', () => import('./verdicts').then((m) => 
 
 /** What one is going to do, and all set-ups with their verdicts; while gear is missing, the one thing to do next. */
 export function SetupsPage() {
+  const inWords = useWords();
   useTitle('Set-ups');
   const data = useWorkspace();
   const { name } = usePlace();
@@ -85,7 +86,7 @@ export function SetupsPage() {
               <span className="min-h-6 sm:text-right">
                 <SetupVerdict setup={setup} />
               </span>
-              <span className="text-ink-2">{aboutSetup(setup, system)}</span>
+              <span className="text-ink-2">{inWords(aboutSetup(setup, system))}</span>
               <span className="text-sm text-ink-2 sm:text-right">{printDay(setup.updatedAt)}</span>
             </Link>
           )}

@@ -23,7 +23,7 @@ export function verdictSentence({ verdict, findings }: Judged): string {
 }
 
 export function VerdictBanner({ assessment, action }: { assessment: Judged; action: ReactNode }) {
-  const { system } = usePreferences();
+  const reader = usePreferences();
   const { verdict, findings } = assessment;
   const first = verdict === 'clear' ? undefined : findings[0];
   return (
@@ -40,7 +40,7 @@ export function VerdictBanner({ assessment, action }: { assessment: Judged; acti
         </p>
         {first && (
           <p className="mt-0.5 text-ink">
-            {renderFinding(first, system).says} {renderFinding(first, system).remedy}
+            {renderFinding(first, reader).says} {renderFinding(first, reader).remedy}
           </p>
         )}
       </div>

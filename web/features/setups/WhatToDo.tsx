@@ -5,6 +5,7 @@ import { usePlace } from '../../app/place';
 import { addSetup } from '../../store/edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited } from '../../store/workspace-slice';
+import { useWords } from '../../app/preferences';
 
 /** The jobs as one thinks of them, every template once. */
 const GROUPS = [
@@ -21,6 +22,7 @@ function freshName(label: string, names: ReadonlySet<string>): string {
 
 /** "What are you going to do?": every answer makes a set-up with all its places, and goes there. */
 export function WhatToDo() {
+  const inWords = useWords();
   const { setups } = useWorkspace();
   const { name: place } = usePlace();
   const dispatch = useAppDispatch();
@@ -28,7 +30,7 @@ export function WhatToDo() {
   const begin = (template: TemplateId) => {
     const setup = blankSetup(template, {
       id: nanoid(),
-      name: freshName(TEMPLATES[template].label, new Set(setups.map((s) => s.name))),
+      name: freshName(inWords(TEMPLATES[template].label), new Set(setups.map((s) => s.name))),
       now: new Date().toISOString(),
     });
     dispatch(edited(addSetup(setup)));
@@ -49,7 +51,7 @@ export function WhatToDo() {
                     className="flex min-h-11 w-full items-center px-2 py-1.5 text-left hover:bg-sunk"
                     onClick={() => begin(id)}
                   >
-                    {TEMPLATES[id].label}
+                    {inWords(TEMPLATES[id].label)}
                   </button>
                 </li>
               ))}

@@ -1,6 +1,7 @@
 import { FINDING_CODES, type FindingCodeEntry } from '@core/finding';
 import { CONSTANTS, SOURCES, type Constant, type Source, type SourceKind } from '@core/sources';
 import { useTitle } from '../../app/useTitle';
+import { useWords } from '../../app/preferences';
 
 const KIND_WORDS: Readonly<Record<SourceKind, string>> = {
   standard: 'Standard',
@@ -20,6 +21,7 @@ const cell = 'border-t border-line py-1.5 pr-3 align-top';
 
 /** The register: every source, every constant with its interval, every judgement that can be made. */
 export function SourcesPage() {
+  const inWords = useWords();
   useTitle('Where the rules and numbers come from');
   return (
     <div className="mx-auto max-w-4xl px-4 py-6">
@@ -30,7 +32,7 @@ export function SourcesPage() {
           <li key={id} className="grid gap-x-4 py-2 sm:grid-cols-[10rem_1fr]">
             <span className="text-sm font-semibold text-ink-2">{KIND_WORDS[kind]}</span>
             <span>
-              <span className="font-semibold">{title}</span> <span className="text-ink-2">{note}</span>
+              <span className="font-semibold">{title}</span> <span className="text-ink-2">{inWords(note)}</span>
             </span>
           </li>
         ))}
@@ -51,7 +53,7 @@ export function SourcesPage() {
             {constants.map(([id, { value, unit, meaning, source }]) => (
               <tr key={id}>
                 <td className={cell}>
-                  {meaning}
+                  {inWords(meaning)}
                   <span className="block text-sm text-ink-2">{SOURCES[source].title}</span>
                 </td>
                 <td className={`${cell} num text-right`}>{value.low}</td>

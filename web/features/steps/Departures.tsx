@@ -3,6 +3,7 @@ import { BREACHES, type Critical } from '@core/sequence';
 import { WorkProgress } from '../../ui/WorkProgress';
 import type { ExploredSequence } from '../../workers/sequence-worker';
 import type { JobState } from '../../workers/useWorkerJob';
+import { useWords } from '../../app/preferences';
 
 interface DeparturesProps {
   readonly state: JobState<ExploredSequence>;
@@ -16,6 +17,7 @@ const SHOWN = 6;
 
 /** What happens when something is left out, swapped or done wrong: which steps are critical, what follows, where it could be noticed. */
 export function Departures({ state, broken, onStop, onAgain, onChoose }: DeparturesProps) {
+  const inWords = useWords();
   const [all, setAll] = useState(false);
   return (
     <section aria-labelledby="departures">
@@ -51,7 +53,7 @@ export function Departures({ state, broken, onStop, onAgain, onChoose }: Departu
                   <ul className="divide-y divide-line border-y border-line">
                     {state.result.pairs.map(({ first, second, kind }) => (
                       <li key={`${first}/${second}`} className="py-2">
-                        {first}. {second}. <strong className="text-stop">{BREACHES[kind]}.</strong>
+                        {inWords(`${first}. ${second}.`)} <strong className="text-stop">{BREACHES[kind]}.</strong>
                       </li>
                     ))}
                   </ul>
@@ -66,16 +68,17 @@ export function Departures({ state, broken, onStop, onAgain, onChoose }: Departu
 }
 
 function Row({ critical, onChoose }: { critical: Critical; onChoose: () => void }) {
+  const inWords = useWords();
   const { says, breach, seenAt, breaksAt, look } = critical;
   return (
     <li data-critical={breach.kind}>
       <button type="button" className="w-full py-2 text-left hover:bg-sunk" onClick={onChoose}>
-        <span className="block font-semibold">{says}</span>
+        <span className="block font-semibold">{inWords(says)}</span>
         <span className="block">
-          <strong className="text-stop">{BREACHES[breach.kind]}</strong> at step {breaksAt + 1}: {breach.says}
+          <strong className="text-stop">{BREACHES[breach.kind]}</strong> at step {breaksAt + 1}: {inWords(breach.says)}
         </span>
         <span className="block text-ink-2">
-          To be noticed before step {seenAt + 1}, by looking: {look}.
+          To be noticed before step {seenAt + 1}, by looking: {inWords(look)}.
         </span>
       </button>
     </li>

@@ -1,6 +1,7 @@
 import { scaleBand } from 'd3-scale';
 import { useEffect, useRef } from 'react';
 import { PROCEDURES, type Lane, type Moment, type ProcedureId, type State } from '@core/sequence';
+import { useWords } from '../../app/preferences';
 
 interface LanesViewProps {
   readonly procedure: ProcedureId;
@@ -33,6 +34,7 @@ const WORDS: Readonly<Record<LaneState, string>> = {
  * when it would not hold; a bar for locked, a dashed edge for not locked, a tick for tested. Below, how many Stops count after each step; a broken step is barred through.
  */
 export function LanesView({ procedure, moments, names, broken, chosen, onChoose }: LanesViewProps) {
+  const inWords = useWords();
   const { lanes } = PROCEDURES[procedure];
   const width = STEP * names.length + 8;
   const height = TOP + ROW * lanes.length + 40;
@@ -61,7 +63,7 @@ export function LanesView({ procedure, moments, names, broken, chosen, onChoose 
               className="absolute flex items-center font-semibold"
               style={{ top: TOP + ROW * row, height: ROW }}
             >
-              {lane.label}
+              {inWords(lane.label)}
             </span>
           ))}
           <span className="absolute flex items-center" style={{ top: TOP + ROW * lanes.length, height: 36 }}>

@@ -19,6 +19,7 @@ import { ArrowDown, ArrowUp, GripVertical, X } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import type { Line, Step, Trouble } from '@core/sequence';
 import { SeverityMark } from '../../ui/SeverityMark';
+import { useWords } from '../../app/preferences';
 
 interface OrderListProps {
   readonly lines: readonly Line[];
@@ -85,8 +86,10 @@ interface RowProps {
 }
 
 function Row({ line, at, step, last, troubles, looks, chosen, onChoose, onMove, onRemove }: RowProps) {
+  const inWords = useWords();
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: line.id });
-  const text = line.kind === 'own' ? line.text : (step?.does ?? `A step that this version does not know (${line.id}).`);
+  const text =
+    line.kind === 'own' ? line.text : inWords(step?.does ?? `A step that this version does not know (${line.id}).`);
   const row = useRef<HTMLLIElement>(null);
   useEffect(() => {
     if (chosen) row.current?.scrollIntoView({ block: 'nearest' });
@@ -103,7 +106,7 @@ function Row({ line, at, step, last, troubles, looks, chosen, onChoose, onMove, 
     >
       {looks.length > 0 && (
         <p className="flex gap-2 px-2 pt-2 text-sm text-ink-2">
-          <span className="font-bold whitespace-nowrap">Stop and look:</span> <span>{looks.join('; ')}.</span>
+          <span className="font-bold whitespace-nowrap">Stop and look:</span> <span>{inWords(looks.join('; '))}.</span>
         </p>
       )}
       <div className="flex items-start gap-1">
@@ -132,12 +135,12 @@ function Row({ line, at, step, last, troubles, looks, chosen, onChoose, onMove, 
       {troubles.map(({ says }) => (
         <p key={says} className="flex items-start gap-2 px-2 pb-2 pl-12 text-stop" data-trouble>
           <SeverityMark severity="stop" size={18} />
-          <span>{says}</span>
+          <span>{inWords(says)}</span>
         </p>
       ))}
       {chosen && (
         <div className="flex flex-wrap items-center gap-2 px-2 pb-2 pl-12">
-          {step && <p className="w-full text-ink-2">See: {step.see}</p>}
+          {step && <p className="w-full text-ink-2">See: {inWords(step.see)}</p>}
           <button type="button" className="btn" disabled={at === 0} onClick={() => onMove(-1)}>
             <ArrowUp aria-hidden className="size-4" />
             Up

@@ -12,6 +12,7 @@ import { recorded } from '../../store/workspace-slice';
 import { useSettled } from '../../ui/useSettled';
 import { useWakeLock } from '../../ui/useWakeLock';
 import { useExplored } from '../../workers/useExplored';
+import { useWords } from '../../app/preferences';
 
 export function RunPage() {
   const { sequenceId } = useParams();
@@ -27,6 +28,7 @@ const EVERYTHING = 'everything rigged so far, with eyes and hands; what matters 
 
 /** One step at a time, large, for one hand and a tired head: what to look at before it, what to do, what to see after it. */
 function Run({ sequence }: { sequence: Sequence }) {
+  const inWords = useWords();
   useTitle(sequence.name);
   const { name } = usePlace();
   const dispatch = useAppDispatch();
@@ -89,8 +91,8 @@ function Run({ sequence }: { sequence: Sequence }) {
           key={line.id}
           number={`${at + 1} of ${sequence.steps.length}`}
           who={step?.who ?? 'you'}
-          does={line.kind === 'own' ? line.text : (step?.does ?? '')}
-          see={step?.see ?? ''}
+          does={line.kind === 'own' ? line.text : inWords(step?.does ?? '')}
+          see={inWords(step?.see ?? '')}
           looks={looks}
           back={back}
           onDone={() => go(at + 1)}
@@ -98,7 +100,7 @@ function Run({ sequence }: { sequence: Sequence }) {
       ) : (
         <div className="m-auto grid max-w-md gap-4 p-6 text-center">
           <p className="text-2xl font-bold">All {sequence.steps.length} steps gone through</p>
-          <p className="text-ink-2">{PROCEDURES[sequence.procedure].title}. Nothing else was looked at.</p>
+          <p className="text-ink-2">{inWords(PROCEDURES[sequence.procedure].title)}. Nothing else was looked at.</p>
           <button type="button" className="btn btn-act min-h-14 text-lg" onClick={finish}>
             Close it
           </button>

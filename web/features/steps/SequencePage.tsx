@@ -30,6 +30,7 @@ import { useExplored } from '../../workers/useExplored';
 import { Departures } from './Departures';
 import { LanesView } from './LanesView';
 import { OrderList } from './OrderList';
+import { useWords } from '../../app/preferences';
 
 export function SequencePage() {
   const { sequenceId } = useParams();
@@ -39,6 +40,7 @@ export function SequencePage() {
 
 /** One order of steps: its verdict, the attachments along it, the steps to move about, and what follows from a mistake. */
 function SequenceView({ sequence }: { sequence: Sequence }) {
+  const inWords = useWords();
   useTitle(sequence.name);
   const { name } = usePlace();
   const dispatch = useAppDispatch();
@@ -68,7 +70,7 @@ function SequenceView({ sequence }: { sequence: Sequence }) {
   };
   const does = (at: number) => {
     const line = sequence.steps[at]!;
-    return line.kind === 'own' ? line.text : (steps[at]?.does ?? line.id);
+    return line.kind === 'own' ? line.text : inWords(steps[at]?.does ?? line.id);
   };
 
   return (
@@ -113,7 +115,7 @@ function SequenceView({ sequence }: { sequence: Sequence }) {
           )}
           {broken && (
             <p className="mt-0.5 text-ink">
-              {wrong[0]!.says}
+              {inWords(wrong[0]!.says)}
               {wrong.length > 1 && ` And ${wrong.length - 1} more below.`}
             </p>
           )}
@@ -189,6 +191,7 @@ interface InsertProps {
 
 /** Puts a step that was taken out, or one of one's own, behind the chosen step, or at the end. */
 function Insert({ sequence, procedure, chosen, onChange }: InsertProps) {
+  const inWords = useWords();
   const [text, setText] = useState('');
   const at = chosen === null ? sequence.steps.length : chosen + 1;
   const put = (line: Line) => onChange([...sequence.steps.slice(0, at), line, ...sequence.steps.slice(at)]);
@@ -209,7 +212,7 @@ function Insert({ sequence, procedure, chosen, onChange }: InsertProps) {
             </option>
             {missing.map((s) => (
               <option key={s.id} value={s.id}>
-                {s.does}
+                {inWords(s.does)}
               </option>
             ))}
           </select>

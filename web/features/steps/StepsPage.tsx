@@ -8,9 +8,11 @@ import { addSequence } from '../../store/sequence-edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited } from '../../store/workspace-slice';
 import { SeverityMark } from '../../ui/SeverityMark';
+import { useWords } from '../../app/preferences';
 
 /** Own orders of steps with their verdicts, and the procedures that come with Zevrin. */
 export function StepsPage() {
+  const inWords = useWords();
   useTitle('Steps');
   const { sequences } = useWorkspace();
   const { name } = usePlace();
@@ -43,7 +45,7 @@ export function StepsPage() {
                       {wrong.length > 0 && <span className="num ml-2 text-ink-2">×{wrong.length}</span>}
                     </span>
                     <span className="text-ink-2">
-                      {PROCEDURES[sequence.procedure].title}, {sequence.steps.length} steps
+                      {inWords(PROCEDURES[sequence.procedure].title)}, {sequence.steps.length} steps
                       {sequence.at !== null && `, at step ${sequence.at + 1}`}
                     </span>
                   </Link>
@@ -67,14 +69,14 @@ export function StepsPage() {
         </p>
         <ul className="mt-2 divide-y divide-line border-y border-line">
           {PROCEDURE_IDS.map((id) => {
-            const { title, purpose } = PROCEDURES[id];
+            const title = inWords(PROCEDURES[id].title);
             const count = newSequence(id, '', '').steps.length;
             return (
               <li key={id} className="grid items-center gap-x-4 gap-y-2 px-2 py-3.5 sm:grid-cols-[1fr_auto]">
                 <div>
                   <p className="text-lg font-semibold">{title}</p>
                   <p className="text-ink-2">
-                    {purpose} <span className="whitespace-nowrap">{count} steps.</span>
+                    {inWords(PROCEDURES[id].purpose)} <span className="whitespace-nowrap">{count} steps.</span>
                   </p>
                 </div>
                 <button type="button" className="btn" aria-label={`Take it: ${title}`} onClick={() => take(id)}>

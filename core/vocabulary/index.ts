@@ -1,0 +1,1 @@
+export { inWords, isVocabulary, VOCABULARIES, type Vocabulary } from './vocabulary.ts';
