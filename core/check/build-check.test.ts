@@ -162,7 +162,9 @@ describe('buildCheck', () => {
         expect(rig.includes(`"${item.part}"`) || ['ground', 'edge'].includes(item.part), at).toBe(true);
         expect(new Set([item.expected, ...item.others]).size, at).toBe(1 + item.others.length);
         for (const text of [item.look, item.touch, item.question, item.expected, ...item.others, item.why])
-          expect(fillTemplate(text, item.numbers, { system: 'imperial', words: 'rappel' }), at).not.toMatch(/[{}]|undefined|\bsafe/i);
+          expect(fillTemplate(text, item.numbers, { system: 'imperial', words: 'rappel' }), at).not.toMatch(
+            /[{}]|undefined|\bsafe/i,
+          );
         expect(item.sources.length, at).toBeGreaterThan(0);
       }
     }

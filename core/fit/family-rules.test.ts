@@ -184,7 +184,9 @@ describe('every family and job', () => {
         const cell = fitCell(job, rope(10), device(family, 5, 16, JOB_KEYS));
         expect(cell.severity).toBe(overall(cell.findings));
         for (const f of cell.findings)
-          expect(JSON.stringify(renderFinding(f, { system: 'imperial', words: 'rappel' }))).not.toMatch(/[{]\w+~?}|undefined|NaN/);
+          expect(JSON.stringify(renderFinding(f, { system: 'imperial', words: 'rappel' }))).not.toMatch(
+            /[{]\w+~?}|undefined|NaN/,
+          );
         if (!traits.made.includes(job) && !traits.declaredOnly.includes(job)) expect(cell.severity).toBe('stop');
         if (!traits.tied)
           expect(fitCell(job, rope(10), device(family, 5, 16, [])).severity, `${family} ${job} undeclared`).not.toBe(

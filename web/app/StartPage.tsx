@@ -68,7 +68,9 @@ export function StartPage() {
             </option>
           ))}
         </select>
-        <span className="text-sm text-ink-2">Units now: {system === 'metric' ? 'metres' : 'feet and pounds'}. They can be changed on every page.</span>
+        <span className="text-sm text-ink-2">
+          Units now: {system === 'metric' ? 'metres' : 'feet and pounds'}. They can be changed on every page.
+        </span>
       </label>
       <p className="max-w-prose text-ink-2">
         Zevrin calculates and reminds. It does not replace the instructions of the makers, local codes, training or
