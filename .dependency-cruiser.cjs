@@ -10,6 +10,7 @@ const rooms = [
   'geometry',
   'connector',
   'rig',
+  'catch',
   'parts',
   'between',
   'hold',

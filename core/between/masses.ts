@@ -1,21 +1,9 @@
+import { belayerLiftM } from '../catch/index.ts';
 import { finding, literal, type Finding, type Ref } from '../finding/index.ts';
 import { about, type Context, type Judge } from '../parts/index.ts';
 import { belaysFromHarness, hangingBy, linesOf, type Attachment, type RigPerson } from '../rig/index.ts';
 import { constant, threshold } from '../sources/index.ts';
-import { exactly, interval, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../units/index.ts';
-
-/**
- * How high a belayer who is not held is lifted by a fall, m; Infinity where nothing stops it. The rope is taken as inextensible after the
- * jerk: v = sqrt(2 g h), u = v / (1 + r m2 / m1), y = u^2 / (2 g) * (m1 + r m2) / (r m2 - m1). Check, h 4.5 m, r 1.8: 80/80 2.0 m,
- * 80/60 5.5, 90/60 10, 110/48 unbounded.
- * @param fallM free fall h, m, >= 0. @param climberKg m1. @param belayerKg m2. @param ratio r of the runners, >= 1.
- */
-export function belayerLiftM(fallM: number, climberKg: number, belayerKg: number, ratio: number): number {
-  const held = ratio * belayerKg;
-  if (climberKg >= held) return Infinity;
-  const speed = Math.sqrt(2 * STANDARD_GRAVITY_M_PER_S2 * fallM) / (1 + held / climberKg);
-  return ((speed * speed) / (2 * STANDARD_GRAVITY_M_PER_S2)) * ((climberKg + held) / (held - climberKg));
-}
+import { exactly, interval, type Interval } from '../units/index.ts';
 
 /** The fall that the lift is told for, m: from two metres above the last runner, with some slack. */
 const TOLD_FALL_M = 4.5;

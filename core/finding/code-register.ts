@@ -28,6 +28,7 @@ const ASSESS = 'core/assess/assess.test.ts';
 const VARIATIONS = 'core/assess/variations.test.ts';
 const LINES = 'core/parts/lines.test.ts';
 const FALSE = 'core/assess/false-assurance.test.ts';
+const CATCH = 'core/catch/catch-findings.test.ts';
 const RIG = 'core/parts/lines.test.ts';
 
 const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string]>> = {
@@ -58,6 +59,9 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'rig.condition': ['Condition of ropes, cords, slings and harnesses', FALSE],
   'rig.label-contradicts': ['Label and measurement contradict each other', FALSE],
   'rig.joining-knot': ['Joining knot rolls or catches', FALSE],
+  'catch.first-piece': ['The device is drawn to the first piece', CATCH],
+  'catch.clearance': ['Room below the feet in a fall', CATCH],
+  'catch.hand': ['Rope runs through the hand in a fall', CATCH],
   'belay.masses': ['Masses of climber and belayer', FALSE],
   'hold.nothing': ['Nothing is known to hold', HOLD],
   'hold.hand-alone': ['Only the brake hand holds', HOLD],

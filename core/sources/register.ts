@@ -292,6 +292,10 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
     'Common practice: masses of climber and belayer',
     'A belayer who is lighter than the climber is lifted, into the first runner or off the stance; a much heavier one gives a hard catch.',
   ),
+  'practice-catch': practice(
+    'Common practice: catching a fall',
+    'The device must not be drawn into the first runner: a cam is pressed open there, a hand is drawn in and lets go. A body’s length stays free below the feet. Stand close to the wall, with little slack; step up where nothing is hit.',
+  ),
   'practice-two-attachments': practice(
     'Common practice: two attachments on a rope that one climbs',
     'Whoever hangs on one clamp or one grab has nothing when it opens; a foot loop is no attachment.',
@@ -363,6 +367,10 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   'memory-runner': memory(
     'Rope over a connector at the anchor',
     'How much of the load is left behind half a turn over one connector: friction of about 0.13 to 0.17, not that of a tube.',
+  ),
+  'memory-catch': memory(
+    'Bodies and ropes in a catch',
+    'How much a rope damps, how fast somebody steps up, how well shoes hold, how high a device hangs, and from what on rope burns a palm.',
   ),
   'memory-clipping': memory('Play of connectors in devices', 'How much play turns freely and how little wedges.'),
   'memory-margins': memory('Margins', 'How much clearance or strength is asked for beyond zero.'),

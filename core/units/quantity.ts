@@ -20,6 +20,7 @@ export type Quantity =
   | 'forceN'
   | 'strengthKn'
   | 'linearDensityGPerM'
+  | 'energyJ'
   | 'percent'
   | 'ratio'
   | 'count';
@@ -95,6 +96,13 @@ export const QUANTITIES: Readonly<Record<Quantity, QuantitySpec>> = {
       { names: ['lb/100ft', 'lb/100 ft'], toBase: (KG_PER_LB * 1000) / ((100 * MM_PER_FOOT) / 1000) },
     ],
     preferred: { metric: { unit: 0, decimals: 0 }, imperial: { unit: 1, decimals: 1 } },
+  },
+  energyJ: {
+    units: [
+      { names: ['J', 'j', 'joule', 'joules'], toBase: 1 },
+      { names: ['ft·lbf', 'ft-lbf', 'ft lbf'], toBase: (N_PER_LBF * MM_PER_FOOT) / 1000 },
+    ],
+    preferred: { metric: { unit: 0, decimals: 0 }, imperial: { unit: 1, decimals: 0 } },
   },
   percent: {
     units: [{ names: ['%', 'percent'], toBase: 1 }],

@@ -1,0 +1,245 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { METRIC, renderFinding } from '../finding/index.ts';
+import { indexOf, type Setup } from '../rig/index.ts';
+import { SETUPS } from '../samples/index.ts';
+import { exactly, interval } from '../units/index.ts';
+import {
+  BEST,
+  catchFindings,
+  catchIn,
+  catchRuns,
+  clearanceM,
+  fallOf,
+  fallQuestionSchema,
+  ofHundred,
+  REMEDIES,
+  scenarioOf,
+  seeded,
+  simulateCatch,
+  usualQuestion,
+  valueAt,
+  wayLeftM,
+  type FallQuestion,
+  type Scenario,
+} from './index.ts';
+
+const QUESTION: FallQuestion = {
+  climberM: 10,
+  lastPieceM: 8,
+  firstPieceM: 3,
+  secondPieceM: 5,
+  slackM: 0.5,
+  besideM: 1,
+  ledgeM: 0,
+  step: 'stands',
+};
+const SCENARIO: Scenario = {
+  question: QUESTION,
+  climberKg: 80,
+  belayerKg: 75,
+  belayer: 'free',
+  modulusKn: interval(18, 24, 45),
+  slipKn: interval(0.7, 1.5, 3),
+  handN: interval(150, 230, 330),
+  ratio: interval(1.5, 1.8, 2.5),
+};
+const runsOf = (s: Scenario) => catchRuns(s, 400, 7);
+const found = (s: Scenario) => Object.fromEntries(catchFindings(s, runsOf(s)).map((f) => [f.code, f.severity]));
+const asking = (patch: Partial<FallQuestion>, more: Partial<Scenario> = {}): Scenario => ({
+  ...SCENARIO,
+  ...more,
+  question: { ...QUESTION, ...patch },
+});
+
+describe('catch.first-piece', () => {
+  it('a child holds a heavy leader above a low first piece: stop, and it says in how many falls', () => {
+    const s = asking({}, { climberKg: 90, belayerKg: 45, slipKn: exactly(8) });
+    const [first] = catchFindings(s, runsOf(s));
+    expect(first).toMatchObject({ code: 'catch.first-piece', severity: 'stop' });
+    expect(renderFinding(first!, METRIC).says).toMatch(
+      /^In (every fall|\d+ of 100 falls) your device reaches the first piece/,
+    );
+  });
+  it('somebody much heavier than the leader stays down', () =>
+    expect(found(asking({}, { climberKg: 45, belayerKg: 95 }))['catch.first-piece']).toBe('clear'));
+  it('whoever is tied down is not drawn up; that the catch is harder is said', () => {
+    const s = asking({}, { belayer: 'anchored', climberKg: 90, belayerKg: 45 });
+    const [first] = catchFindings(s, runsOf(s));
+    expect(first).toMatchObject({ severity: 'clear' });
+    expect(first!.because).toMatch(/harder/);
+  });
+});
+
+describe('catch.clearance', () => {
+  it('low on the route with slack in hand: the ground', () =>
+    expect(found(asking({ climberM: 4.5, lastPieceM: 3, slackM: 1.5 }))['catch.clearance']).toBe('stop'));
+  it('a ledge below counts like the ground', () =>
+    expect(found(asking({ ledgeM: 4.5 }))['catch.clearance']).toBe('stop'));
+  it('high up with little slack nothing is met', () =>
+    expect(found(asking({ climberM: 21, lastPieceM: 20, slackM: 0.2 }))['catch.clearance']).toBe('clear'));
+  it('low on a long top rope the stretch reaches the ground', () =>
+    expect(found(asking({ climberM: 1.4, lastPieceM: 25, firstPieceM: 25 }))['catch.clearance']).toBe('stop'));
+  it('before the first piece holds: from above it, without rope enough to come tight', () =>
+    expect(found(asking({ climberM: 6, lastPieceM: 1.2, firstPieceM: 1.2 }))['catch.clearance']).toBe('stop'));
+});
+
+describe('catch.hand', () => {
+  it('a tube that slips early lets much rope through the palm', () =>
+    expect(
+      found(asking({ climberM: 24, lastPieceM: 20 }, { slipKn: exactly(0.8), belayerKg: 120 }))['catch.hand'],
+    ).toBe('stop'));
+  it('nobody’s palm is asked where the device holds by itself', () =>
+    expect(found(asking({}, { handN: null }))).not.toHaveProperty('catch.hand'));
+  it('top rope without slack: nothing runs', () =>
+    expect(
+      found(asking({ climberM: 10, lastPieceM: 20, firstPieceM: 20, slackM: 0 }, { ratio: interval(1.5, 1.6, 1.7) }))[
+        'catch.hand'
+      ],
+    ).toBe('clear'));
+});
+
+describe('what many falls give', () => {
+  it('the same for the same seed, another for another', () => {
+    expect(catchRuns(SCENARIO, 100, 3)).toEqual(catchRuns(SCENARIO, 100, 3));
+    expect(catchRuns(SCENARIO, 100, 4).spread).not.toEqual(catchRuns(SCENARIO, 100, 3).spread);
+  });
+  it('bars hold every run', () => {
+    const { bars, runs } = runsOf(SCENARIO);
+    for (const list of Object.values(bars)) expect(list.reduce((sum, b) => sum + b.runs, 0)).toBe(runs);
+  });
+  it('what is known for sure has no spread but that of slack and damping', () => {
+    const sure = asking(
+      { slackM: 0 },
+      { modulusKn: exactly(24), slipKn: exactly(8), ratio: exactly(1.8), belayer: 'anchored' },
+    );
+    const { climberN } = runsOf(sure).spread;
+    // Damping of 8 to 25 % takes between a tenth and a third off the undamped force, no more.
+    expect(climberN.high / climberN.low).toBeLessThan(1.35);
+  });
+  it('nine tenths lie within the spread', () => {
+    const n = 2000;
+    const { spread } = catchRuns(SCENARIO, n, 5);
+    const again = catchRuns(SCENARIO, n, 6);
+    // Two samples of 2,000: quantiles of 5 % stand within a few parts in a hundred of each other.
+    for (const id of ['climberN', 'belayerN', 'clearanceM'] as const)
+      expect(Math.abs(spread[id].best / again.spread[id].best - 1)).toBeLessThan(0.03);
+  });
+  it('progress is told', () => {
+    const told: number[] = [];
+    catchRuns(SCENARIO, 600, 1, (done) => told.push(done));
+    expect(told).toEqual([200, 400, 600]);
+  });
+  it.each([
+    [0, 'In none of the falls'],
+    [0.0001, 'In fewer than 1 of 100 falls'],
+    [0.07, 'In 7 of 100 falls'],
+    [0.994, 'In 99 of 100 falls'],
+    [1, 'In every fall'],
+  ])('%s: %s', (share, text) => expect(ofHundred(share)).toBe(text));
+});
+
+describe('draws', () => {
+  it('a share of a half is the best value, the ends are the ends, and it rises', () => {
+    const any = fc
+      .tuple(
+        fc.double({ min: 0, max: 10, noNaN: true }),
+        fc.double({ min: 0, max: 10, noNaN: true }),
+        fc.double({ min: 0, max: 10, noNaN: true }),
+      )
+      .map((three) => three.sort((a, b) => a - b))
+      .map(([low, best, high]) => interval(low, best, high));
+    fc.assert(
+      fc.property(
+        any,
+        fc.double({ min: 0, max: 0.499, noNaN: true }),
+        fc.double({ min: 0, max: 0.499, noNaN: true }),
+        (i, p, q) => {
+          expect(valueAt(i, 0.5)).toBe(i.best);
+          expect(valueAt(i, 0)).toBeCloseTo(i.low, 9);
+          expect(valueAt(i, 1)).toBeCloseTo(i.high, 9);
+          const [a, b] = [Math.min(p, q), Math.max(p, q)];
+          expect(valueAt(i, a)).toBeLessThanOrEqual(valueAt(i, b) + 1e-9);
+          expect(valueAt(i, b)).toBeLessThanOrEqual(i.high + 1e-9);
+        },
+      ),
+    );
+  });
+  it('mean of many draws of a triangle is the third of its corners', () => {
+    const random = seeded(11);
+    const i = interval(1, 2, 6);
+    const n = 20_000;
+    let sum = 0;
+    for (let j = 0; j < n; j += 1) sum += valueAt(i, random());
+    // Standard deviation of the triangle 1.08, of the mean of 20,000 0.0076: four of them.
+    expect(Math.abs(sum / n - (1 + 2 + 6) / 3)).toBeLessThan(0.031);
+  });
+});
+
+describe('geometry', () => {
+  it('a leader falls twice the way to the last piece and the slack; on a top rope the slack alone', () => {
+    expect(fallOf(SCENARIO, BEST).freeFallM).toBe(4.5);
+    expect(fallOf(asking({ climberM: 6 }), BEST).freeFallM).toBe(0.5);
+  });
+  it('clearance of judgement.md: h_r - (a + s + stretch + lift + slip) - 1 m', () => {
+    const fall = fallOf(SCENARIO, BEST);
+    const caught = simulateCatch(fall);
+    expect(clearanceM(fall, caught)).toBeCloseTo(8 - (2 + 0.5 + caught.downM) - 1, 9);
+  });
+  it('way to the first piece: x 1, h1 3, hb 1: 1.74 m', () => expect(wayLeftM(SCENARIO)).toBeCloseTo(1.74, 2));
+});
+
+describe('remedies', () => {
+  const best = (s: Scenario) => catchRuns(s, 300, 2);
+  const lead = asking({}, { climberKg: 85, belayerKg: 52, slipKn: exactly(8) });
+  it('the second piece, ballast and a tie-in keep the device away more often than doing nothing', () => {
+    const before = best(lead).share.reachesPiece;
+    expect(before).toBeGreaterThan(0.3);
+    for (const id of ['second-piece', 'ballast', 'anchored', 'resistor'] as const)
+      expect(best(REMEDIES[id].apply(lead)!).share.reachesPiece, id).toBeLessThan(before);
+    // A shorter fall at least does no harm.
+    expect(best(REMEDIES['less-slack'].apply(lead)!).share.reachesPiece).toBeLessThanOrEqual(before);
+  });
+  it('stepping up softens and lifts; what it costs is told as well', () => {
+    const calm = asking({ firstPieceM: 6, lastPieceM: 12, climberM: 13, secondPieceM: null }, { belayerKg: 85 });
+    const up = REMEDIES['step-up'].apply(calm)!;
+    expect(best(up).spread.climberN.best).toBeLessThan(best(calm).spread.climberN.best);
+    expect(best(up).spread.liftM.best).toBeGreaterThan(best(calm).spread.liftM.best);
+  });
+  it('what is so already, or cannot be, is not offered', () => {
+    expect(REMEDIES['second-piece'].apply(asking({ secondPieceM: null }))).toBeNull();
+    expect(REMEDIES['second-piece'].apply(asking({ secondPieceM: 9 }))).toBeNull();
+    expect(REMEDIES['at-the-wall'].apply(asking({ besideM: 0.4 }))).toBeNull();
+    expect(REMEDIES['step-up'].apply(asking({ step: 'steps-up' }))).toBeNull();
+    expect(REMEDIES['less-slack'].apply(asking({ slackM: 0.1 }))).toBeNull();
+    expect(REMEDIES.anchored.apply(asking({}, { belayer: 'anchored' }))).toBeNull();
+    expect(REMEDIES.ballast.apply(asking({}, { belayer: 'anchored' }))).toBeNull();
+  });
+});
+
+describe('from the rig', () => {
+  const sample = (name: keyof typeof SETUPS): Setup => SETUPS[name];
+  it('takes people, rope, device and friction from a lead and from a top rope', () => {
+    for (const name of ['belay-leader', 'belay-top-rope'] as const) {
+      const index = indexOf(sample(name));
+      const a = catchIn(index)!;
+      const question = usualQuestion(index);
+      expect(fallQuestionSchema.parse(question)).toEqual(question);
+      const got = scenarioOf(index, a, question);
+      expect(got).toMatchObject({ ok: true });
+      if (!got.ok) return;
+      const people = sample(name).persons;
+      expect(got.scenario.climberKg).toBe(people.find((p) => p.id === 'climber')!.item!.massKg);
+      expect(got.scenario.belayerKg).toBe(people.find((p) => p.id === 'belayer')!.item!.massKg);
+      expect(got.scenario.modulusKn.low).toBeGreaterThan(10);
+    }
+  });
+  it('says what is missing', () => {
+    const setup = structuredClone(sample('belay-leader'));
+    const index = indexOf({ ...setup, persons: setup.persons.map((p) => ({ ...p, item: null })) });
+    const got = scenarioOf(index, catchIn(index)!, usualQuestion(index));
+    expect(got).toMatchObject({ ok: false });
+    if (!got.ok) expect(got.missing).toEqual(expect.arrayContaining(['the climber', 'the belayer']));
+  });
+  it('a rappel has no catch', () => expect(catchIn(indexOf(sample('rappel-double')))).toBeUndefined());
+});

@@ -1,0 +1,80 @@
+import { finding, type Finding } from '../finding/index.ts';
+import { threshold } from '../sources/index.ts';
+import { exactly } from '../units/index.ts';
+import type { CatchRuns } from './runs.ts';
+import { wayLeftM, type Scenario } from './scenario.ts';
+
+/** "In 7 of 100 falls"; what happens in less than one of a hundred is not rounded to none. */
+export function ofHundred(share: number): string {
+  if (share === 0) return 'In none of the falls';
+  if (share < 0.01) return 'In fewer than 1 of 100 falls';
+  return share >= 0.995 ? 'In every fall' : `In ${Math.round(share * 100)} of 100 falls`;
+}
+
+/** What many falls of one scenario say. */
+export function catchFindings(scenario: Scenario, result: CatchRuns): Finding[] {
+  return [firstPiece(scenario, result), clearance(result), ...(scenario.handN ? [hand(result)] : [])];
+}
+
+function firstPiece(scenario: Scenario, { share, spread }: CatchRuns): Finding {
+  const { reachesPiece } = share;
+  const stop = reachesPiece > threshold('shareStop');
+  const held = scenario.belayer === 'anchored';
+  return finding({
+    code: 'catch.first-piece',
+    severity: stop ? 'stop' : reachesPiece > 0 ? 'mind' : 'clear',
+    subject: ['belayer'],
+    says: held
+      ? 'The belayer is tied down: the device stays away from the first piece.'
+      : `${ofHundred(reachesPiece)} your device reaches the first piece.`,
+    because: held
+      ? 'The pull goes to the anchor of the belayer, and the catch is harder for it.'
+      : `There are {way} from the device to it; the belayer is lifted by {lift~}.${reachesPiece > 0 ? ' There a cam is pressed open, a hand is drawn in and lets go.' : ''}`,
+    remedy: reachesPiece > 0 ? 'See below which change helps most; then look again.' : '',
+    numbers: [
+      {
+        key: 'way',
+        label: 'Way of the device to the first piece',
+        quantity: 'lengthM',
+        value: exactly(wayLeftM(scenario)),
+      },
+      { key: 'lift', label: 'Belayer is lifted', quantity: 'lengthM', value: spread.liftM },
+    ],
+  });
+}
+
+function clearance({ share, spread }: CatchRuns): Finding {
+  const { reachesGround } = share;
+  const stop = reachesGround > threshold('shareStop');
+  const near = spread.clearanceM.low < threshold('clearanceMindM');
+  return finding({
+    code: 'catch.clearance',
+    severity: stop ? 'stop' : near || reachesGround > 0 ? 'mind' : 'clear',
+    subject: ['climber'],
+    says: `${ofHundred(reachesGround)} the climber meets ground or ledge.`,
+    because: 'At the lowest point {left~} are left below the feet.',
+    remedy: stop || near ? 'Less slack, a piece sooner, the belayer close to the wall; no fall here until then.' : '',
+    numbers: [{ key: 'left', label: 'Left below the feet', quantity: 'lengthM', value: spread.clearanceM }],
+  });
+}
+
+function hand({ spread, palmJ }: CatchRuns): Finding {
+  const stop = palmJ.best >= threshold('palmStopJ');
+  const mind = palmJ.high >= threshold('palmMindJ');
+  return finding({
+    code: 'catch.hand',
+    severity: stop ? 'stop' : mind ? 'mind' : 'clear',
+    subject: ['belayer'],
+    says: stop
+      ? 'More rope runs through the hand than a bare hand holds.'
+      : mind
+        ? 'Rope runs through the hand and can burn it.'
+        : 'The rope hardly runs through the hand.',
+    because: '{slip~} of rope run through it; {heat~} go into the palm.',
+    remedy: stop || mind ? 'Gloves, a device that brakes more with this rope, or more friction above.' : '',
+    numbers: [
+      { key: 'slip', label: 'Rope through the hand', quantity: 'lengthM', value: spread.slipM },
+      { key: 'heat', label: 'Heat in the palm', quantity: 'energyJ', value: palmJ },
+    ],
+  });
+}

@@ -1,0 +1,89 @@
+import { handOffIn } from '../fit/index.ts';
+import { handForceN } from '../friction/index.ts';
+import { diameterOf } from '../gear/index.ts';
+import {
+  belaysFromHarness,
+  brakerOf,
+  deviceOf,
+  hangingBy,
+  linesOf,
+  loadOf,
+  ropesIn,
+  type Attachment,
+  type RigIndex,
+} from '../rig/index.ts';
+import { constant } from '../sources/index.ts';
+import type { FallQuestion } from './question.ts';
+import type { Scenario } from './scenario.ts';
+
+/** The attachment by which somebody on the ground holds a leader or somebody on a top rope; undefined in other rigs. */
+export const catchIn = (index: RigIndex): Attachment | undefined =>
+  index.setup.attachments.find((a) => {
+    const kind = linesOf(index, a.end)[0]?.kind;
+    return a.end.kind === 'device' && belaysFromHarness(index, a) && (kind === 'led' || kind === 'over');
+  });
+
+/** A moment to begin with: a leader some metres up with three pieces clipped, or somebody half way up a top rope. */
+export function usualQuestion(index: RigIndex): FallQuestion {
+  const { setup } = index;
+  const kept = { slackM: 0.5, besideM: 1, ledgeM: 0, step: 'stands' } as const;
+  const led = setup.lines.find((l) => l.kind === 'led');
+  if (led) {
+    const heights = led.runners.map((r) => r.heightM).sort((a, b) => a - b);
+    const [first = 3, second = first + 2] = heights;
+    const last = heights.at(-1) ?? 8;
+    return {
+      ...kept,
+      climberM: last + 2,
+      lastPieceM: last,
+      firstPieceM: first,
+      secondPieceM: second < last ? second : null,
+    };
+  }
+  const top = setup.site.anchorHeightM;
+  return { ...kept, climberM: Math.max(2, top / 2), lastPieceM: top, firstPieceM: top, secondPieceM: null };
+}
+
+/** What of a rig a fall needs and is not chosen yet, for the reader. */
+export type Missing = 'the climber' | 'the belayer' | 'the device' | 'the rope';
+
+/** The rig, asked about one fall: what is chosen and said of it, and what follows from it; or what is missing. */
+export function scenarioOf(
+  index: RigIndex,
+  a: Attachment,
+  question: FallQuestion,
+): { readonly ok: true; readonly scenario: Scenario } | { readonly ok: false; readonly missing: readonly Missing[] } {
+  const end = deviceOf(a);
+  const climber = hangingBy(index, a)
+    .flatMap((p) => p.item ?? [])
+    .sort((x, y) => y.massKg - x.massKg)[0];
+  const braker = end ? brakerOf(index, end) : undefined;
+  const ropes = end ? ropesIn(index, end) : null;
+  const load = loadOf(index, a);
+  const missing = (
+    [
+      ['the climber', climber],
+      ['the belayer', braker?.item],
+      ['the device', end?.item],
+      ['the rope', ropes],
+    ] as const
+  ).flatMap(([what, there]) => (there ? [] : [what]));
+  if (!climber || !braker?.item || !end?.item || !ropes || !load) return { ok: false, missing };
+  const runs = handOffIn(end.item, load.use) === 'runs';
+  const { diameterMm } = diameterOf(ropes.ropeA);
+  const { weather } = index.setup.site;
+  const over = linesOf(index, a.end)[0]?.kind === 'over';
+  return {
+    ok: true,
+    scenario: {
+      question,
+      climberKg: climber.massKg,
+      belayerKg: braker.item.massKg,
+      belayer: braker.stands === 'anchored' ? 'anchored' : 'free',
+      modulusKn: load.modulusKn,
+      slipKn: (runs ? load.slipKn : null) ?? constant(runs ? 'belaySlipKn' : 'assistedSlipKn'),
+      handN: runs ? handForceN(braker.item, { diameterMm: diameterMm.best, weather }).forceN : null,
+      ratio: constant(over ? 'runnerRatio' : 'runnersRatio'),
+    },
+  };
+}

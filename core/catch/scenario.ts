@@ -1,0 +1,146 @@
+import { constant, threshold } from '../sources/index.ts';
+import { interval, type Interval } from '../units/index.ts';
+import type { Caught, Fall } from './fall.ts';
+import type { FallQuestion } from './question.ts';
+import { wayToPieceM } from './simulate.ts';
+
+/** One fall as it is known: what is not known for sure is an interval. */
+export interface Scenario {
+  readonly question: FallQuestion;
+  /** With gear, kg. */
+  readonly climberKg: number;
+  readonly belayerKg: number;
+  readonly belayer: 'free' | 'anchored';
+  /** k of the rope, kN. */
+  readonly modulusKn: Interval;
+  /** Force at which rope runs through the device, kN. */
+  readonly slipKn: Interval;
+  /** What the hand holds, N; null: no hand is needed to hold. Tells how much heat comes into the palm. */
+  readonly handN: Interval | null;
+  /** r of the line of runners. */
+  readonly ratio: Interval;
+}
+
+/** Height of the device of somebody who stands, m. */
+export const DEVICE_HEIGHT_M = threshold('deviceHeightM');
+/** Tie-in above the feet, m. */
+export const TIE_IN_ABOVE_FEET_M = threshold('tieInAboveFeetM');
+/** Less rope than this never stretches alone: knot, harness and body give as much, m. */
+const LEAST_SIDE_M = 0.3;
+
+/** What is drawn anew in every run, each apart: a share of its way from low over best to high. */
+export interface Draw {
+  readonly modulus: number;
+  readonly slip: number;
+  readonly ratio: number;
+  readonly damping: number;
+  readonly step: number;
+  readonly slack: number;
+}
+
+/** Best value of everything. */
+export const BEST: Draw = { modulus: 0.5, slip: 0.5, ratio: 0.5, damping: 0.5, step: 0.5, slack: 0.5 };
+
+/**
+ * Value of an interval at a share between 0 and 1 under a triangle: low at 0, high at 1, most often near the best value. At the share 0.5 the best
+ * value itself, so that "best" means the same everywhere.
+ */
+export function valueAt({ low, best, high }: Interval, share: number): number {
+  if (share === 0.5 || high === low) return best;
+  const peak = (best - low) / (high - low);
+  return share < peak
+    ? low + Math.sqrt(share * (high - low) * (best - low))
+    : high - Math.sqrt((1 - share) * (high - low) * (high - best));
+}
+
+/** Nobody knows the slack in the rope to a hand's width: a third less, or half as much again. */
+const slackOf = ({ slackM }: FallQuestion): Interval => interval(slackM * (2 / 3), slackM, slackM * 1.5);
+
+/** Is the climber above the last piece, so that the fall goes past it? On a top rope never. */
+export const leads = ({ climberM, lastPieceM }: FallQuestion): boolean => climberM > lastPieceM;
+
+/** The fall of a scenario for one draw. */
+export function fallOf(scenario: Scenario, draw: Draw): Fall {
+  const { question: q, climberKg, belayerKg } = scenario;
+  const slackM = valueAt(slackOf(q), draw.slack);
+  const aboveM = q.climberM - q.lastPieceM;
+  const sideM = Math.abs(aboveM);
+  const geometry = { besideM: q.besideM, deviceM: DEVICE_HEIGHT_M, firstPieceM: q.firstPieceM };
+  const toFirstM = Math.hypot(q.besideM, q.firstPieceM - DEVICE_HEIGHT_M);
+  const freeFallM = (aboveM > 0 ? 2 * aboveM : 0) + slackM;
+  return {
+    climberKg,
+    belayerKg,
+    climberSideM: Math.max(LEAST_SIDE_M, sideM),
+    belayerSideM: toFirstM + Math.max(0, q.lastPieceM - q.firstPieceM) + slackM,
+    freeFallM,
+    ratio: valueAt(scenario.ratio, draw.ratio),
+    modulusN: valueAt(scenario.modulusKn, draw.modulus) * 1000,
+    dampingRatio: valueAt(constant('ropeDamping'), draw.damping),
+    slipN: valueAt(scenario.slipKn, draw.slip) * 1000,
+    belayer: scenario.belayer === 'free' ? 'free' : 'fixed',
+    stepUpMPerS: q.step === 'steps-up' ? valueAt(constant('stepUpMPerS'), draw.step) : 0,
+    ...geometry,
+    roomM: q.climberM - freeFallM - TIE_IN_ABOVE_FEET_M - q.ledgeM,
+  };
+}
+
+/** Feet above ground or ledge at the lowest point, m; 0 or less: they met it. */
+export const clearanceM = ({ roomM }: Fall, { downM, reachedGround }: Caught): number =>
+  reachedGround ? Math.min(0, roomM) : roomM - downM;
+
+/** What a hand takes up as heat while the rope runs through it, J. */
+export const palmJ = (scenario: Scenario, draw: Draw, { slipM }: Caught): number =>
+  scenario.handN ? valueAt(scenario.handN, draw.slip) * slipM : 0;
+
+/** Ways to make a fall of this kind end better, as changes of the scenario; null: it is so already, or it cannot be done here. */
+export const REMEDIES = {
+  'second-piece': {
+    label: 'Clip the second piece, then come back and unclip the first',
+    apply: (s: Scenario) =>
+      s.question.secondPieceM !== null &&
+      s.question.secondPieceM > s.question.firstPieceM &&
+      s.question.secondPieceM <= s.question.lastPieceM
+        ? withQuestion(s, { firstPieceM: s.question.secondPieceM })
+        : null,
+  },
+  'at-the-wall': {
+    label: 'Stand half a metre from the wall',
+    apply: (s: Scenario) => (s.question.besideM > 0.5 ? withQuestion(s, { besideM: 0.5 }) : null),
+  },
+  'step-up': {
+    label: 'Step up with the catch',
+    apply: (s: Scenario) =>
+      s.belayer === 'free' && s.question.step === 'stands' ? withQuestion(s, { step: 'steps-up' }) : null,
+  },
+  'less-slack': {
+    label: 'Take in to a hand’s width of slack',
+    apply: (s: Scenario) => (s.question.slackM > 0.2 ? withQuestion(s, { slackM: 0.2 }) : null),
+  },
+  ballast: {
+    label: `A rucksack of ${threshold('ballastKg')} kg on the belayer`,
+    apply: (s: Scenario) => (s.belayer === 'free' ? { ...s, belayerKg: s.belayerKg + threshold('ballastKg') } : null),
+  },
+  resistor: {
+    label: 'A connector that adds friction in the first piece',
+    apply: (s: Scenario) => {
+      const more = constant('resistorRatio');
+      const { ratio } = s;
+      return { ...s, ratio: interval(ratio.low * more.low, ratio.best * more.best, ratio.high * more.high) };
+    },
+  },
+  anchored: {
+    label: 'Tie the belayer low and in line, or belay from the anchor',
+    apply: (s: Scenario) => (s.belayer === 'free' ? { ...s, belayer: 'anchored' as const } : null),
+  },
+} as const satisfies Record<string, { readonly label: string; readonly apply: (s: Scenario) => Scenario | null }>;
+export type RemedyId = keyof typeof REMEDIES;
+
+const withQuestion = (s: Scenario, patch: Partial<FallQuestion>): Scenario => ({
+  ...s,
+  question: { ...s.question, ...patch },
+});
+
+/** How far the device can be moved before it meets the first piece, m. */
+export const wayLeftM = ({ question }: Scenario): number =>
+  wayToPieceM({ besideM: question.besideM, firstPieceM: question.firstPieceM, deviceM: DEVICE_HEIGHT_M });
