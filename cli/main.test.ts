@@ -152,4 +152,48 @@ describe('zevrin', () => {
     expect(zevrin(['sample', 'toString']).code).toBe(1);
     expect(zevrin([])).toMatchObject({ code: 1 });
   });
+
+  describe('catch', () => {
+    const lead = { 'l.json': writeSetup(SETUPS['belay-leader']) };
+    it('ten thousand falls as figures, the same for the same seed', () => {
+      const args = ['catch', 'l.json', '--climberM', '10', '--lastPieceM', '8', '--runs', '300', '--seed', '5'];
+      const one = zevrin(args, lead);
+      expect(one).toMatchObject({ code: 0, err: '' });
+      expect(zevrin(args, lead).out).toBe(one.out);
+      const report = JSON.parse(one.out) as {
+        runs: number;
+        seed: number;
+        spread: Record<string, { low: number; best: number; high: number }>;
+        share: Record<string, number>;
+        remedies: { id: string }[];
+      };
+      expect(report).toMatchObject({ runs: 300, seed: 5 });
+      for (const id of ['climberN', 'pieceN', 'belayerN', 'liftM', 'slipM', 'clearanceM']) {
+        const { low, best, high } = report.spread[id]!;
+        expect(low).toBeLessThanOrEqual(best);
+        expect(best).toBeLessThanOrEqual(high);
+      }
+      // 5 to 6 kN is what a stiff belay gives at most here; nobody hangs with less than the own weight.
+      expect(report.spread.climberN!.best).toBeGreaterThan(700);
+      expect(report.spread.climberN!.best).toBeLessThan(6000);
+      expect(report.remedies.map((r) => r.id)).toContain('at-the-wall');
+    });
+    it.each([
+      [['--climberM', 'high'], /climberM: .*Read: high/],
+      [['--climberM', '900'], /climberM: .*Read: 900/],
+      [['--runs', '0'], /runs: a whole number from 1/],
+      [['--seed', ''], /seed: a whole number/],
+      [['--step', 'jumps'], /step: .*Read: jumps/],
+    ])('%j: says what was read and what is allowed', (args, says) => {
+      const { code, err, out } = zevrin(['catch', 'l.json', ...args], lead);
+      expect(code).toBe(2);
+      expect(out).toBe('');
+      expect(err).toMatch(says);
+    });
+    it('a rappel has none, and a moment is for catch only', () => {
+      const files = { 'r.json': writeSetup(rappelDouble) };
+      expect(zevrin(['catch', 'r.json'], files)).toMatchObject({ code: 2, out: '' });
+      expect(zevrin(['check', 'r.json', '--seed', '1'], files)).toMatchObject({ code: 1, out: '' });
+    });
+  });
 });

@@ -18,11 +18,13 @@ import { contextOf } from '../core/parts/index.ts';
 import { TEMPLATES, VARIATIONS } from '../core/rig/index.ts';
 import { SAMPLES } from '../core/samples/index.ts';
 import { PROCEDURES } from '../core/sequence/index.ts';
+import { CATCH_OPTIONS, catchReport } from './catch-report.ts';
 import { sequenceReport } from './sequence-report.ts';
 
 const USAGE = `zevrin assess FILE...  findings of each set-up, one JSON object a line (- reads standard input: one set-up, or one a line)
 zevrin holds FILE      ways of being held, what can let go, and the minimal sets up to pairs after which nothing holds
 zevrin check FILE      the items of the check before use
+zevrin catch FILE      ten thousand falls: forces in N, lengths in m, shares; --climberM 10 --lastPieceM 8 --firstPieceM 3 --slackM 0.5 ...
 zevrin sequence FILE   breaches and critical steps of an order of steps
 zevrin sample NAME     a demo set-up or order of steps to start from
 zevrin schema          the JSON Schema of a set-up
@@ -174,6 +176,15 @@ function checkFile(io: Io, path: string): number {
   return 0;
 }
 
+function catchFile(io: Io, path: string, given: Readonly<Record<string, string>>): number {
+  const document = fileOf(io, path, 'setup');
+  if (!document) return 2;
+  const result = catchReport(document.setup, given);
+  if (result.ok) json(io, result.report);
+  else for (const line of result.says) io.err(`${line}\n`);
+  return result.ok ? 0 : 2;
+}
+
 function sequenceFile(io: Io, path: string): number {
   const document = fileOf(io, path, 'sequence');
   if (!document) return 2;
@@ -228,21 +239,30 @@ export function run(args: readonly string[], io: Io): number {
     return 1;
   };
   let positionals: string[];
+  let given: Readonly<Record<string, string>>;
   try {
     const parsed = parseArgs({
       args: [...args],
       allowPositionals: true,
-      options: { help: { type: 'boolean', short: 'h' } },
+      options: {
+        help: { type: 'boolean', short: 'h' },
+        ...Object.fromEntries(CATCH_OPTIONS.map((name) => [name, { type: 'string' }] as const)),
+      },
     });
     if (parsed.values.help) {
       io.out(USAGE);
       return 0;
     }
     positionals = parsed.positionals;
+    given = Object.fromEntries(
+      Object.entries(parsed.values).flatMap(([key, value]) => (typeof value === 'string' ? [[key, value]] : [])),
+    );
   } catch (error) {
     return usage(`${(error as Error).message}\n`);
   }
   const [command = '', ...operands] = positionals;
+  if (command === 'catch' && operands.length === 1) return catchFile(io, operands[0]!, given);
+  if (Object.keys(given).length > 0) return usage(`--${Object.keys(given)[0]!} is for catch only.\n`);
   if (command === 'assess' && operands.length > 0) return assessFiles(io, operands);
   if (Object.hasOwn(ONE, command) && operands.length === 1) return ONE[command]!(io, operands[0]!);
   if (Object.hasOwn(NONE, command) && operands.length === 0) return NONE[command]!(io);

@@ -10,6 +10,7 @@ const codes = [
   [...withTypeScript, 'scripts/bench-fit.ts'],
   ['scripts/as-shipped.mjs', 'scripts/bench-choose.ts'],
   [...withTypeScript, 'scripts/bench-sequence.ts'],
+  [...withTypeScript, 'scripts/bench-catch.ts'],
   [...withTypeScript, 'scripts/bench-browser.ts'],
   [...withTypeScript, 'scripts/bench-large.ts'],
   ['scripts/load-size.mjs'],
