@@ -17,6 +17,7 @@ import {
   scenarioOf,
   seeded,
   simulateCatch,
+  traceOf,
   usualQuestion,
   valueAt,
   wayLeftM,
@@ -82,6 +83,26 @@ describe('catch.clearance', () => {
     expect(found(asking({ climberM: 1.4, lastPieceM: 25, firstPieceM: 25 }))['catch.clearance']).toBe('stop'));
   it('before the first piece holds: from above it, without rope enough to come tight', () =>
     expect(found(asking({ climberM: 6, lastPieceM: 1.2, firstPieceM: 1.2 }))['catch.clearance']).toBe('stop'));
+});
+
+describe('catch.stance', () => {
+  it('far from the wall below a low first piece: drawn to it', () => {
+    const s = asking({ besideM: 3, firstPieceM: 2 }, { climberKg: 68, belayerKg: 84 });
+    const f = catchFindings(s, runsOf(s)).find((x) => x.code === 'catch.stance')!;
+    expect(f.severity).toBe('mind');
+    expect(f.says).toMatch(/draws the belayer/);
+    expect(runsOf(s).spread.towardsWallM.best).toBeGreaterThan(0.5);
+  });
+  it('far away is minded also where nothing pulls hard', () =>
+    expect(
+      found(asking({ besideM: 5, climberM: 3, lastPieceM: 20, firstPieceM: 20, slackM: 0 }, { belayerKg: 130 }))[
+        'catch.stance'
+      ],
+    ).toBe('mind'));
+  it('at the wall, or tied down: clear', () => {
+    expect(found(asking({ besideM: 0.4 }))['catch.stance']).toBe('clear');
+    expect(found(asking({ besideM: 3 }, { belayer: 'anchored' }))['catch.stance']).toBe('clear');
+  });
 });
 
 describe('catch.hand', () => {
@@ -187,6 +208,33 @@ describe('geometry', () => {
     expect(clearanceM(fall, caught)).toBeCloseTo(8 - (2 + 0.5 + caught.downM) - 1, 9);
   });
   it('way to the first piece: x 1, h1 3, hb 1: 1.74 m', () => expect(wayLeftM(SCENARIO)).toBeCloseTo(1.74, 2));
+});
+
+describe('the fall as it is drawn', () => {
+  it('begins where the climber lets go, never goes up in time backwards, and holds the peak', () => {
+    const { frames, tightS } = traceOf(SCENARIO);
+    expect(frames[0]).toMatchObject({ timeS: 0, climberM: 10, climberN: 0 });
+    for (const [i, f] of frames.entries()) if (i > 0) expect(f.timeS).toBeGreaterThan(frames[i - 1]!.timeS);
+    expect(frames.length).toBeLessThan(300);
+    const best = runsOf(SCENARIO).best;
+    expect(Math.max(...frames.map((f) => f.climberN))).toBeCloseTo(best.climberN, 6);
+    // 4.5 m of free fall take sqrt(2 h / g).
+    expect(tightS).toBeCloseTo(Math.sqrt((2 * 4.5) / 9.80665), 9);
+    // Frames are thinned: the lowest one stands within a centimetre of the lowest point.
+    expect(Math.abs(Math.min(...frames.map((f) => f.climberM)) - (10 - 4.5 - best.downM))).toBeLessThan(0.01);
+  });
+  it('ends with the feet on the ground, before the rope is tight or after', () => {
+    for (const q of [
+      { climberM: 6, lastPieceM: 1.2, firstPieceM: 1.2 },
+      { climberM: 4.5, lastPieceM: 3, slackM: 1.5 },
+      { climberM: 7, lastPieceM: 5, slackM: 0.5, ledgeM: 0.5 },
+    ]) {
+      const s = asking(q);
+      const { frames } = traceOf(s);
+      if (runsOf(s).best.reachedGround) expect(frames.at(-1)!.climberM).toBeCloseTo(1 + s.question.ledgeM, 6);
+      for (const f of frames) expect(f.climberM).toBeGreaterThanOrEqual(1 + s.question.ledgeM - 1e-9);
+    }
+  });
 });
 
 describe('remedies', () => {

@@ -13,7 +13,12 @@ export function ofHundred(share: number): string {
 
 /** What many falls of one scenario say. */
 export function catchFindings(scenario: Scenario, result: CatchRuns): Finding[] {
-  return [firstPiece(scenario, result), clearance(result), ...(scenario.handN ? [hand(result)] : [])];
+  return [
+    firstPiece(scenario, result),
+    clearance(result),
+    stance(scenario, result),
+    ...(scenario.handN ? [hand(result)] : []),
+  ];
 }
 
 function firstPiece(scenario: Scenario, { share, spread }: CatchRuns): Finding {
@@ -55,6 +60,28 @@ function clearance({ share, spread }: CatchRuns): Finding {
     because: 'At the lowest point {left~} are left below the feet.',
     remedy: stop || near ? 'Less slack, a piece sooner, the belayer close to the wall; no fall here until then.' : '',
     numbers: [{ key: 'left', label: 'Left below the feet', quantity: 'lengthM', value: spread.clearanceM }],
+  });
+}
+
+function stance({ question, belayer }: Scenario, { spread }: CatchRuns): Finding {
+  const drawn = belayer === 'free' && spread.towardsWallM.high > threshold('drawnMindM');
+  const far = belayer === 'free' && question.besideM > threshold('stanceMindM');
+  return finding({
+    code: 'catch.stance',
+    severity: drawn || far ? 'mind' : 'clear',
+    subject: ['belayer'],
+    says: drawn
+      ? 'The pull draws the belayer towards the wall.'
+      : far
+        ? 'The belayer stands far from the wall.'
+        : 'The stance of the belayer is close enough to the wall, or held.',
+    because: `{beside} from the wall; a fall draws the belayer {drawn~} towards it.${drawn || far ? ' Whoever stumbles or is thrown against rock may let go.' : ''}`,
+    remedy:
+      drawn || far ? 'Stand close to the wall, below the first piece and out of the line of a falling climber.' : '',
+    numbers: [
+      { key: 'beside', label: 'Belayer from the wall', quantity: 'lengthM', value: exactly(question.besideM) },
+      { key: 'drawn', label: 'Drawn towards the wall', quantity: 'lengthM', value: spread.towardsWallM },
+    ],
   });
 }
 

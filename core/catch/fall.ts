@@ -42,6 +42,8 @@ export interface Caught {
   readonly belayerN: number;
   /** How far the device was moved up, m. */
   readonly liftM: number;
+  /** How far the belayer was drawn towards the wall, m. */
+  readonly towardsWallM: number;
   /** Rope that ran through the device, m. */
   readonly slipM: number;
   /** How far the climber went down after the rope came tight, m. */

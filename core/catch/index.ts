@@ -18,4 +18,5 @@ export {
   type RemedyId,
   type Scenario,
 } from './scenario.ts';
+export { traceOf, type Frame, type Trace } from './trace.ts';
 export { simulateCatch, wayToPieceM } from './simulate.ts';

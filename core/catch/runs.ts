@@ -11,6 +11,7 @@ export const FIGURES = {
   pieceN: { label: 'Force on the last piece', quantity: 'forceN' },
   belayerN: { label: 'Force at the device', quantity: 'forceN' },
   liftM: { label: 'Belayer is lifted', quantity: 'lengthM' },
+  towardsWallM: { label: 'Belayer is drawn to the wall', quantity: 'lengthM' },
   slipM: { label: 'Rope through the hand', quantity: 'lengthM' },
   clearanceM: { label: 'Left below the feet', quantity: 'lengthM' },
 } as const;
@@ -84,6 +85,7 @@ export function catchRuns(scenario: Scenario, runs: number, seed: number, onDone
     values.pieceN[i] = caught.pieceN;
     values.belayerN[i] = caught.belayerN;
     values.liftM[i] = caught.liftM;
+    values.towardsWallM[i] = caught.towardsWallM;
     values.slipM[i] = caught.slipM;
     values.clearanceM[i] = clearanceM(fall, caught);
     palms[i] = palmJ(scenario, draw, caught);

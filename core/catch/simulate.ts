@@ -72,6 +72,7 @@ export function simulateCatch(fall: Fall, each?: (moment: CatchMoment) => void, 
   const caught = { climberN: 0, pieceN: 0, belayerN: 0, reachedPiece: false, reachedGround: false, unfinished: false };
   let liftM = 0;
   let downM = 0;
+  let towardsWallM = 0;
   let time = 0;
   const steps = Math.ceil((untilS ?? LONGEST_S) / dt);
 
@@ -145,6 +146,7 @@ export function simulateCatch(fall: Fall, each?: (moment: CatchMoment) => void, 
     if (b === 0 ? t1 > caught.pieceN : t1 + t2 > caught.pieceN) caught.pieceN = b === 0 ? t1 : t1 + t2;
     if (y > downM) downM = y;
     if (groundY - py > liftM) liftM = groundY - py;
+    if (besideM - px > towardsWallM) towardsWallM = besideM - px;
     if (each) {
       const e1 = y - passed;
       const e2 = passed - (reachM - reach) - slipped;
@@ -167,7 +169,7 @@ export function simulateCatch(fall: Fall, each?: (moment: CatchMoment) => void, 
       });
     }
     // Both have turned: nothing gets worse any more.
-    if (untilS === undefined && i > 0 && v <= 0 && (held || vy >= 0)) break;
+    if (untilS === undefined && i > 0 && v <= 0 && (held || (vy >= 0 && (vx >= 0 || px <= wallM)))) break;
     if (i >= steps) {
       caught.unfinished = untilS === undefined;
       break;
@@ -203,5 +205,5 @@ export function simulateCatch(fall: Fall, each?: (moment: CatchMoment) => void, 
       }
     }
   }
-  return { ...caught, liftM, downM, slipM: slipped };
+  return { ...caught, liftM, towardsWallM, downM, slipM: slipped };
 }

@@ -61,6 +61,7 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'rig.joining-knot': ['Joining knot rolls or catches', FALSE],
   'catch.first-piece': ['The device is drawn to the first piece', CATCH],
   'catch.clearance': ['Room below the feet in a fall', CATCH],
+  'catch.stance': ['Belayer and the wall', CATCH],
   'catch.hand': ['Rope runs through the hand in a fall', CATCH],
   'belay.masses': ['Masses of climber and belayer', FALSE],
   'hold.nothing': ['Nothing is known to hold', HOLD],

@@ -34,6 +34,7 @@ export const CODE_SOURCES = {
   'rig.joining-knot': ['practice-joining-knot', 'entered'],
   'catch.first-piece': ['practice-catch', 'memory-catch', 'impulse'],
   'catch.clearance': ['practice-catch', 'memory-catch', 'wexler-1950'],
+  'catch.stance': ['practice-catch', 'memory-catch', 'impulse'],
   'catch.hand': ['memory-catch', 'memory-hand-force', 'euler-eytelwein'],
   'belay.masses': ['practice-belay-mass', 'memory-runner', 'impulse'],
   'hold.nothing': ['practice-single-points'],

@@ -41,6 +41,7 @@ export const DOUBTS = {
   'rig.joining-knot': 'none',
   'catch.first-piece': 'none',
   'catch.clearance': 'none',
+  'catch.stance': 'none',
   'catch.hand': 'none',
   'belay.masses': 'none',
   'hold.nothing': 'none',

@@ -339,6 +339,8 @@ export const CONSTANTS = {
   ),
   tieInAboveFeetM: one(1, 'm', 'tie-in above the feet of the climber', 'practice-catch'),
   clearanceMindM: one(1, 'm', 'room below the feet at the lowest point below which one minds', 'practice-catch'),
+  stanceMindM: one(2, 'm', 'belayer farther from the wall than this: one minds', 'practice-catch'),
+  drawnMindM: one(0.5, 'm', 'belayer drawn farther to the wall than this: one minds', 'practice-catch'),
   resistorRatio: c(
     1.3,
     1.6,

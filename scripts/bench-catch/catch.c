@@ -88,7 +88,7 @@ static Caught run(const Fall *f) {
     if (t2 > c.belayerN) c.belayerN = t2;
     if (y > c.downM) c.downM = y;
     if (groundY - py > c.liftM) c.liftM = groundY - py;
-    if (i > 0 && v <= 0 && (held || vy >= 0)) break;
+    if (i > 0 && v <= 0 && (held || (vy >= 0 && (vx >= 0 || px <= wallM)))) break;
     if (i >= steps) break;
     v += ay * dt / 2;
     y += v * dt;

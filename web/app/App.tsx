@@ -33,6 +33,7 @@ const PlanPage = page('The plan', () => import('../features/plan/PlanPage').then
 const HoldPage = page('The page about what still holds', () =>
   import('../features/hold/HoldPage').then((m) => m.HoldPage),
 );
+const CatchPage = page('The page about falls', () => import('../features/catch/CatchPage').then((m) => m.CatchPage));
 const StepsPage = page('The list of orders', () => import('../features/steps/StepsPage').then((m) => m.StepsPage));
 const SequencePage = page('This order of steps', () =>
   import('../features/steps/SequencePage').then((m) => m.SequencePage),
@@ -86,6 +87,7 @@ export function App() {
                   <Route path="setups/:setupId/card" element={<CardPage />} />
                   <Route path="setups/:setupId/choose" element={<ChoosePage />} />
                   <Route path="setups/:setupId/holds" element={<HoldPage />} />
+                  <Route path="setups/:setupId/catch" element={<CatchPage />} />
                   <Route path="steps" element={<StepsPage />} />
                   <Route path="steps/:sequenceId" element={<SequencePage />} />
                   <Route path="locker" element={<LockerPage />} />

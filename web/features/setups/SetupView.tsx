@@ -1,4 +1,4 @@
-import { Anchor } from 'lucide-react';
+import { Anchor, TrendingDown } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { assess } from '@core/assess';
@@ -84,6 +84,12 @@ export function SetupView({ setup, change }: { setup: Setup; change: (next: Setu
               <Anchor aria-hidden className="size-5" />
               What still holds
             </Link>
+            {belayedFromBelow(setup) && (
+              <Link className="btn" to="catch">
+                <TrendingDown aria-hidden className="size-5" />
+                If they fall
+              </Link>
+            )}
             <StepsLink setup={setup} />
           </div>
           <SinceTaken setup={setup} verdict={assessment.verdict} />
@@ -92,6 +98,9 @@ export function SetupView({ setup, change }: { setup: Setup; change: (next: Setu
     </>
   );
 }
+
+/** Somebody on the ground holds a leader, or somebody on a top rope. */
+const belayedFromBelow = ({ job }: Setup) => job === 'belay-leader' || job === 'belay-top-rope';
 
 /** Where more is judged, or known to be open, than on the day a combination was taken: that is said, so that nobody wonders. */
 function SinceTaken({ setup: { taken }, verdict }: { setup: Setup; verdict: Severity }) {

@@ -1,0 +1,32 @@
+import { useMemo } from 'react';
+import { useSearchParams } from 'react-router';
+import { fallQuestionSchema, usualQuestion, type FallQuestion } from '@core/catch';
+import type { RigIndex } from '@core/rig';
+
+const KEYS = Object.keys(fallQuestionSchema.shape) as (keyof FallQuestion)[];
+
+/** What one asks is part of the address, so that a reload, or somebody it is sent to, asks the same. */
+export function useFallQuestion(index: RigIndex) {
+  const [query, setQuery] = useSearchParams();
+  const text = query.toString();
+  const question = useMemo(() => {
+    const q = new URLSearchParams(text);
+    const said = KEYS.flatMap((key) => {
+      const raw = q.get(key);
+      if (raw === null) return [];
+      const value = key === 'step' ? raw : raw === '' ? null : Number(raw);
+      const parsed = fallQuestionSchema.shape[key].safeParse(value);
+      return parsed.success ? [[key, parsed.data] as const] : [];
+    });
+    return { ...usualQuestion(index), ...(Object.fromEntries(said) as Partial<FallQuestion>) };
+  }, [text, index]);
+  const set = (patch: Partial<FallQuestion>) =>
+    setQuery(
+      (old) => ({
+        ...Object.fromEntries(old),
+        ...Object.fromEntries(Object.entries(patch).map(([key, value]) => [key, value === null ? '' : String(value)])),
+      }),
+      { replace: true },
+    );
+  return { question, set, other: query, setQuery };
+}
