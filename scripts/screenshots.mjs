@@ -57,21 +57,19 @@ await at(PHONE, '/demo/setups/setup-low-span', 'check-face-to-face.png', async (
   await both(page);
   await see(page, 'climber');
 });
-await at(PHONE, '/demo/setups/setup-low-span', 'check-failed.png', async (page) => {
-  await startCheck(page);
-  await both(page);
-  await see(page, 'partner', false);
-});
-const checked = async (page) => {
-  await startCheck(page);
-  await both(page);
-  await see(page, 'partner', false);
-  await page.getByLabel('What was put right?').fill('Fetched the helmet and closed it');
-  await page.getByRole('button', { name: /Put right/ }).click();
-  await both(page);
-  await page.getByRole('button', { name: 'End', exact: true }).click();
-  await page.getByRole('button', { name: 'End it' }).click();
-};
+await at(
+  DESK,
+  '/demo/setups/setup-wall-lead/catch?firstPieceM=2&climberM=12&lastPieceM=9&besideM=0.5',
+  'catch.png',
+  async (page) => {
+    await page.locator('[data-remedy="none"]').waitFor();
+    await page.getByRole('slider', { name: 'Moment of the fall' }).fill('70');
+    await page.evaluate(() => {
+      document.activeElement?.blur();
+      scrollTo(0, 0);
+    });
+  },
+);
 await at(DESK, '/demo/setups/setup-low-span', 'record.png', checked);
 await at(DESK, '/demo/setups/setup-low-span', 'log.png', async (page) => {
   await checked(page);

@@ -1,4 +1,5 @@
 import { literal } from '../finding/index.ts';
+import { traitsOf } from '../gear/index.ts';
 import type { Context } from '../parts/index.ts';
 import {
   besideConnector,
@@ -12,9 +13,9 @@ import {
 } from '../rig/index.ts';
 import type { CheckItem } from './check-item.ts';
 import { idAt, item } from './item.ts';
-import { hitchItems, tieIn } from './knot-items.ts';
+import { hitchItems, knotBelow, tetherItems, tieIn } from './knot-items.ts';
 
-/** Each attachment in its turn: devices with what hangs them, then tie-ins, then hitches. */
+/** Each attachment in its turn: devices with what hangs them, then tie-ins, hitches, knots below and tethers. */
 export function attachmentItems(ctx: Context): CheckItem[] {
   const { attachments } = ctx.setup;
   const chosen = ({ end }: Attachment) => (end.kind === 'device' || end.kind === 'hitch') && end.item !== null;
@@ -22,6 +23,8 @@ export function attachmentItems(ctx: Context): CheckItem[] {
     ...attachments.filter((a) => a.end.kind === 'device' && chosen(a)).flatMap((a) => deviceItems(ctx, a)),
     ...attachments.filter((a) => a.end.kind === 'knot' && a.root.kind === 'harness').flatMap((a) => tieIn(ctx, a)),
     ...attachments.filter((a) => a.end.kind === 'hitch' && chosen(a)).flatMap((a) => hitchItems(ctx, a)),
+    ...attachments.filter((a) => a.end.kind === 'knot' && a.root.kind === 'part').flatMap((a) => knotBelow(ctx, a)),
+    ...attachments.filter((a) => a.use === 'tether').flatMap((a) => tetherItems(ctx, a)),
   ];
 }
 
@@ -52,6 +55,7 @@ function strands(ctx: Context, a: Attachment): CheckItem[] {
     why: `The device is one of the three things that go wrong most${doubled ? '; on one strand the rope pulls through' : ''}.`,
     sources: ['practice-hook-up' as const],
   };
+  if (end.hand === null) return gripping(ctx, a);
   const pull = item({
     ...shared,
     id: idAt(ctx.setup, 'device-pull', a),
@@ -94,6 +98,34 @@ function strands(ctx: Context, a: Attachment): CheckItem[] {
       others: ['The other one', 'It cannot be told'],
     }),
     pull,
+  ];
+}
+
+/** A device that nobody's hand brakes: which way up it sits, and that it grips one way and runs the other. */
+function gripping(ctx: Context, a: Attachment): CheckItem[] {
+  const end = deviceOf(a)!;
+  const shared = { part: end.id, title: end.item!.name, sources: ['practice-threading' as const] };
+  return [
+    item({
+      ...shared,
+      id: idAt(ctx.setup, 'device-strands', a),
+      look: 'The rope in the device, its cover and pins, and the mark on it that shows which way is up.',
+      touch: 'Press cover and pins shut.',
+      question: 'How does the device sit on the rope?',
+      expected: 'Closed, the way up that its maker shows',
+      others: ['Upside down', 'A cover or a pin is open'],
+      why: 'Upside down it runs, and open the rope comes out.',
+    }),
+    item({
+      ...shared,
+      id: idAt(ctx.setup, 'device-pull', a),
+      look: 'The rope at the device.',
+      touch: 'Pull the device down hard, then move it up.',
+      question: 'What did the device do?',
+      expected: 'It gripped downwards, and moved up',
+      others: ['It slipped downwards', 'It would not move up'],
+      why: 'It holds only in one direction, and only this rope as it is now.',
+    }),
   ];
 }
 
@@ -159,7 +191,10 @@ function brakeLed(ctx: Context, a: Attachment): CheckItem {
       redirected ? 'Straight down to the hand' : 'Up through a connector above',
       'Over an edge or through another device',
     ],
-    why: 'Led up and over, most devices hold three times as much as with both strands side by side.',
+    why:
+      traitsOf(deviceOf(a)!.item!.family).brake === 'munter'
+        ? 'A Munter hitch holds most with both strands side by side.'
+        : 'Led up and over, most devices hold three times as much as with both strands side by side.',
     sources: ['practice-lowering'],
   });
 }

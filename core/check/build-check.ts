@@ -5,6 +5,7 @@ import { attachmentItems } from './attachment-items.ts';
 import type { CheckItem } from './check-item.ts';
 import { withConsequences } from './consequences.ts';
 import { openFinding } from './open-items.ts';
+import { kindOf } from './item.ts';
 import { endItems, lineItems } from './line-items.ts';
 import { peopleItems } from './people-items.ts';
 import { testItems } from './test-items.ts';
@@ -39,11 +40,13 @@ const ASKED_ANYWAY: ReadonlySet<FindingCode> = new Set<FindingCode>([
 export function buildCheck(setup: Setup, findings: readonly Finding[]): CheckItem[] {
   const ctx: Context = contextOf(setup);
   const keys = findingKeys(findings);
+  const onlyOneGrips = findings.some((f) => f.code === 'hold.one-attachment');
   const items = [
     ...peopleItems(ctx),
     ...lineItems(ctx),
     ...endItems(ctx),
-    ...attachmentItems(ctx),
+    // Where nothing but a knot holds beside the device the open finding asks the same, and is accepted by name.
+    ...attachmentItems(ctx).filter((i) => kindOf(i) !== 'knot-below' || !onlyOneGrips),
     ...testItems(ctx),
     ...findings.flatMap((f, i) =>
       (f.severity === 'mind' || f.severity === 'untested') && !ASKED_ANYWAY.has(f.code)

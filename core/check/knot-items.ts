@@ -1,5 +1,7 @@
 import { HITCHES } from '../friction/index.ts';
 import type { Context } from '../parts/index.ts';
+import { threshold } from '../sources/index.ts';
+import { exactly } from '../units/index.ts';
 import { hitchOf, mainConnector, POINTS, strandsIn, type Attachment } from '../rig/index.ts';
 import type { CheckItem } from './check-item.ts';
 import { idAt, item } from './item.ts';
@@ -46,6 +48,58 @@ export function tieIn(ctx: Context, a: Attachment): CheckItem[] {
       expected: 'Both tie-in points',
       others: ['One of them', 'A gear loop or the belay loop'],
       why: 'One point alone tips the climber over, and a gear loop carries nobody.',
+    }),
+  ];
+}
+
+/** A knot in the rope below a device: what stops whoever the device lets go. */
+export function knotBelow(ctx: Context, a: Attachment): CheckItem[] {
+  return [
+    item({
+      id: idAt(ctx.setup, 'knot-below', a),
+      part: a.end.id,
+      title: a.label,
+      look: 'The rope below the device, down to the first knot.',
+      touch: 'Pull the knot tight.',
+      question: 'How far below the device is the first knot?',
+      expected: 'At most {within}',
+      others: ['Farther down', 'There is none'],
+      why: 'You fall as far as the knot is away.',
+      numbers: [{ key: 'within', label: 'Farthest', quantity: 'lengthM', value: exactly(threshold('knotBelowM')) }],
+      sources: ['practice-single-points'],
+    }),
+  ];
+}
+
+/** A lanyard or tether: its gate, and what it is clipped to. */
+export function tetherItems(ctx: Context, a: Attachment): CheckItem[] {
+  const connector = mainConnector(a);
+  if (!connector?.item || a.end.kind !== 'clip') return [];
+  const anchor = ctx.index.anchor(a.end.to) !== undefined;
+  return [
+    item({
+      id: idAt(ctx.setup, 'tether-gate', a),
+      part: connector.id,
+      title: connector.item.name,
+      look: 'The gate, closed, and its sleeve.',
+      touch: 'Press the gate.',
+      question: 'What did the gate do when pressed?',
+      expected: 'It stayed shut',
+      others: ['It gave way', 'It was open'],
+      why: 'What a tether holds hangs on this gate.',
+      sources: ['practice-gate'],
+    }),
+    item({
+      id: idAt(ctx.setup, 'tether-to', a),
+      part: connector.id,
+      title: `What the ${a.label.toLowerCase()} is clipped to`,
+      look: 'Where its connector hangs.',
+      touch: 'Put your weight on it.',
+      question: 'What is it clipped to?',
+      expected: anchor ? 'The master point of the anchor' : 'What it is meant to hold',
+      others: ['One point of it', 'A gear loop or a sling of its own'],
+      why: 'It holds no more than what it is clipped to.',
+      sources: ['practice-hook-up'],
     }),
   ];
 }

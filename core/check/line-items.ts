@@ -13,26 +13,60 @@ export const endItems = (ctx: Context): CheckItem[] => ctx.setup.lines.flatMap((
 function anchorItems({ setup }: Context): CheckItem[] {
   return setup.anchors.flatMap(({ id, through, points }) => {
     const lines = setup.lines.filter((l) => l.anchor === id);
+    // The rope runs through it, is tied to it, or does not touch it: then the device hangs on it.
+    const held = lines.every((l) => l.kind === 'straight')
+      ? 'device'
+      : lines.every((l) => l.kind === 'fixed' && l.fastening.how === 'tied' && l.fastening.tiedAt !== 'base')
+        ? 'tied'
+        : 'through';
     const runs = lines.some((l) => l.kind !== 'fixed' || l.fastening.how !== 'tied');
     const place = { textile: 'sling', wood: 'fork', saver: 'friction saver', connector: 'connector' } as const;
     const what = through === 'rings' || through === 'unknown' ? 'rings or links' : place[through];
     const metal = through === 'rings' || through === 'unknown' || through === 'connector';
     const first = setup.anchors[0]!.id;
+    const shared = { id: itemId('anchor', id, first), part: id };
     return [
-      item({
-        id: itemId('anchor', id, first),
-        part: id,
-        title: first === id ? 'Anchor, with the rope through it' : 'The other anchor',
-        look: `Follow the rope through the ${what}.`,
-        touch: runs ? 'Pull one strand and see the other one move.' : 'Pull hard at the rope and watch every point.',
-        question: 'What does the rope run through?',
-        expected: metal ? 'Metal only' : `The ${what}, and nothing else runs in it`,
-        others: metal
-          ? ['A sling or cord', 'Metal and a sling']
-          : [`A worn or burnt ${what}`, 'Another rope runs in it'],
-        why: 'The anchor with the rope through it is one of the three things that go wrong most.',
-        sources: ['practice-hook-up', 'practice-metal-on-metal'],
-      }),
+      held === 'device'
+        ? item({
+            ...shared,
+            title: 'Anchor, with the device on it',
+            look: 'From the connector of the device to every point of the anchor.',
+            touch: 'Pull hard at that connector and watch every point.',
+            question: 'What does the connector of the device hang in?',
+            expected: 'The master point',
+            others: ['One point of the anchor', 'A gear sling, or another part'],
+            why: 'The device, and whoever it holds, hang there.',
+            sources: ['practice-hook-up'],
+          })
+        : held === 'tied'
+          ? item({
+              ...shared,
+              title: first === id ? 'Anchor, with the rope tied to it' : 'The other anchor',
+              look: 'From the knot of the rope to every point of the anchor.',
+              touch: 'Pull hard at the rope and watch every point.',
+              question: 'What is the rope tied to?',
+              expected: metal ? 'The master point, or every point' : `The ${what}, and nothing else hangs there`,
+              others: metal
+                ? ['One point of it', 'Something that hangs on it']
+                : [`A worn or burnt ${what}`, 'Another rope hangs there'],
+              why: 'The anchor with the rope on it is one of the three things that go wrong most.',
+              sources: ['practice-hook-up'],
+            })
+          : item({
+              ...shared,
+              title: first === id ? 'Anchor, with the rope through it' : 'The other anchor',
+              look: `Follow the rope through the ${what}.`,
+              touch: runs
+                ? 'Pull one strand and see the other one move.'
+                : 'Pull hard at the rope and watch every point.',
+              question: 'What does the rope run through?',
+              expected: metal ? 'Metal only' : `The ${what}, and nothing else runs in it`,
+              others: metal
+                ? ['A sling or cord', 'Metal and a sling']
+                : [`A worn or burnt ${what}`, 'Another rope runs in it'],
+              why: 'The anchor with the rope through it is one of the three things that go wrong most.',
+              sources: ['practice-hook-up', 'practice-metal-on-metal'],
+            }),
       item({
         id: itemId('anchor-points', id, first),
         part: id,

@@ -172,15 +172,15 @@ function alongTheDescent(input: BrakeHandInput, figures: BrakeFigures): Finding 
       : []),
   ];
   const subject = ['brakeHand', 'device'] as const;
+  // A Munter hitch is at its best with both strands side by side: led over, it would need more.
+  const redirectHelps = figures.redirectedN !== null && figures.redirectedN.best < figures.bottomN.best;
   const where =
     rope === 'below'
       ? 'At the bottom no rope hangs below to help'
-      : figures.redirectedN
+      : redirectHelps
         ? 'Load and brake strand run side by side, so that the device turns the rope little'
         : 'With the whole weight on the rope';
   const because = `${where}: {need~} is needed, the hand holds {hand~}${figures.handMeasured ? '' : ', estimated'}.`;
-  // A Munter hitch is at its best with both strands side by side: led over, it would need more.
-  const redirectHelps = figures.redirectedN !== null && figures.redirectedN.best < figures.bottomN.best;
   const more = redirectHelps
     ? 'Lead the brake strand up through a connector above the device: the need falls to about {redirected}.'
     : !figures.withExtraN
@@ -227,9 +227,16 @@ function alongTheDescent(input: BrakeHandInput, figures: BrakeFigures): Finding 
   });
 }
 
-/** Said only while the hitch stands: without it the finding about the hitch is the one to act on, and the force stands above. */
-function aboveTheDevice({ backupStands }: BrakeHandInput, figures: BrakeFigures): Finding[] {
-  if (!backupStands || ratioIndependent(figures.handN, figures.handAboveN).low >= 1) return [];
+/**
+ * Said only while the hitch stands: without it the finding about the hitch is the one to act on, and the force stands above. Where the brake
+ * strand does not run away from the load there is no hand below to keep.
+ */
+function aboveTheDevice(
+  { backupStands, brakeAngleRad = HAND_BELOW_RAD }: BrakeHandInput,
+  figures: BrakeFigures,
+): Finding[] {
+  if (!backupStands || brakeAngleRad < HAND_BELOW_RAD || ratioIndependent(figures.handN, figures.handAboveN).low >= 1)
+    return [];
   return [
     finding({
       code: 'friction.hand-above-device',
@@ -265,8 +272,10 @@ function heldBack(input: BrakeHandInput, { topN, bottomN }: BrakeFigures): Findi
         ? 'It is not known how stiff the rope is: a stiff one may not run at the top.'
         : allTheWay
           ? 'The stiff rope may brake by itself all the way down: it has to be fed.'
-          : 'At the top the rope brakes by itself: it has to be fed.',
-      because: `${allTheWay ? 'The hand needs only {bottom~} at the bottom, and {top~} at the top.' : 'The rope below weighs so much that the hand needs only {top~} there.'} A light person gets stuck and is tempted to open the hitch.`,
+          : topN.best < limitN
+            ? 'At the top the rope brakes by itself: it has to be fed.'
+            : 'At the top the stiff rope may brake by itself: then it has to be fed.',
+      because: `${allTheWay ? 'The hand needs only {bottom~} at the bottom, and {top~} at the top.' : topN.best > 0 ? 'The rope below weighs so much that the hand needs only {top~} there.' : 'The rope below holds more there than the hand would have to.'} A light person gets stuck and is tempted to open the hitch.`,
       remedy: open
         ? 'Bend the rope into the device and try it low above the ground; then enter how stiff it is.'
         : `Feed rope up through the device with the hitch in hand${extraConnector ? ', or leave out the second connector' : ''}; do not take the hitch off to get going.`,

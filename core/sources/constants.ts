@@ -320,6 +320,7 @@ export const CONSTANTS = {
     'load over what is left of it behind half a turn over a connector at the anchor',
     'memory-runner',
   ),
+  knotBelowM: one(5, 'm', 'farthest knot below the device that one counts on', 'practice-single-points'),
   // the catch
   ropeDamping: c(0.08, 0.15, 0.25, '1', 'damping of a rope in a catch, as a share of the critical one', 'memory-catch'),
   stepUpMPerS: c(0.8, 1.5, 2.2, 'm/s', 'speed upwards of a belayer who steps up with the catch', 'memory-catch'),

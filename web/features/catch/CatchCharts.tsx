@@ -35,7 +35,7 @@ export function ForceTime({ trace, atS }: ForceTimeProps) {
       </p>
       <div className="h-44" aria-hidden>
         <ResponsiveContainer>
-          <LineChart data={data} margin={{ top: 6, right: 8, bottom: 2, left: -14 }}>
+          <LineChart data={data} accessibilityLayer={false} margin={{ top: 6, right: 8, bottom: 2, left: -14 }}>
             <XAxis
               dataKey="t"
               type="number"
@@ -87,7 +87,12 @@ export function Spread({ title, bars, runs, quantity, toUnit }: SpreadProps) {
       <figcaption className="font-bold">{title}</figcaption>
       <div className="h-32" aria-hidden>
         <ResponsiveContainer>
-          <BarChart data={data} margin={{ top: 6, right: 8, bottom: 2, left: -14 }} barCategoryGap={1}>
+          <BarChart
+            data={data}
+            accessibilityLayer={false}
+            margin={{ top: 6, right: 8, bottom: 2, left: -14 }}
+            barCategoryGap={1}
+          >
             <XAxis
               dataKey="at"
               type="number"

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { answersInOrder, mayBeAccepted, type CheckItem } from '@core/check';
 import { fillTemplate } from '@core/finding';
 import type { CheckRecord, ItemStatus, Who } from '@core/log';
-import { usePreferences, useWords } from '../../app/preferences';
+import { usePreferences } from '../../app/preferences';
 import { SeverityMark } from '../../ui/SeverityMark';
 import { useSettled } from '../../ui/useSettled';
 import { begun, Written } from './Written';
@@ -40,7 +40,6 @@ export function CheckHalf({
   onAccept,
   onFixed,
 }: CheckHalfProps) {
-  const inWords = useWords();
   const settled = useSettled(item.id);
   const reader = usePreferences();
   const say = (text: string) => fillTemplate(text, item.numbers, reader);
@@ -60,7 +59,7 @@ export function CheckHalf({
           {number}/{record.items.length}
         </span>
       </p>
-      <h2 className="text-xl leading-tight">{inWords(item.title)}</h2>
+      <h2 className="text-xl leading-tight">{item.title}</h2>
       {status.state === 'failed' ? (
         <Repair
           draftKey={`repair/${record.id}/${item.id}`}

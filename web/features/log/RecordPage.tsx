@@ -5,7 +5,7 @@ import { checkers, itemStatus, quickAnswers, type CheckRecord } from '@core/log'
 import { slotsOf } from '@core/parts';
 import { NotFound } from '../../app/NotFound';
 import { useTitle } from '../../app/useTitle';
-import { usePreferences, useWords } from '../../app/preferences';
+import { usePreferences } from '../../app/preferences';
 import { usePlace } from '../../app/place';
 import { useWorkspace } from '../../store/hooks';
 import { SeverityMark } from '../../ui/SeverityMark';
@@ -69,7 +69,6 @@ function Noted({ record }: { record: CheckRecord }) {
 }
 
 function RecordItem({ record, item }: { record: CheckRecord; item: CheckRecord['items'][number] }) {
-  const inWords = useWords();
   const reader = usePreferences();
   const who = {
     climber: checkers(record.setup).climber ?? 'Climber',
@@ -79,7 +78,7 @@ function RecordItem({ record, item }: { record: CheckRecord; item: CheckRecord['
   const events = record.events.filter((e) => e.itemId === item.id);
   return (
     <li className="grid gap-x-4 px-2 py-2.5 sm:grid-cols-[13rem_1fr]">
-      <span className="font-semibold">{inWords(item.title)}</span>
+      <span className="font-semibold">{item.title}</span>
       <span>
         {events.length === 0 && <span className="text-ink-2">Not looked at</span>}
         {events.map((event, i) => (

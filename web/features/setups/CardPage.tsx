@@ -97,7 +97,8 @@ function Card({ setup }: { setup: Setup }) {
           <li key={item.id} className="flex break-inside-avoid items-start gap-2 py-0.5 print:gap-1.5 print:py-px">
             <span aria-hidden className="mt-1 size-3.5 shrink-0 border border-ink print:mt-0.5 print:size-2.5" />
             <span>
-              {inWords(item.kind === 'open-finding' ? `${item.title}: ` : `${item.title}. ${item.question} `)}
+              {item.title}
+              {item.kind === 'open-finding' ? ': ' : `. ${fillTemplate(item.question, item.numbers, reader)} `}
               <strong className="font-semibold">
                 {fillTemplate(item.kind === 'open-finding' ? item.look : item.expected, item.numbers, reader)}
               </strong>

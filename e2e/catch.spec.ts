@@ -1,0 +1,118 @@
+import { catchIn, catchRuns, RUNS, scenarioOf, type FallQuestion } from '../core/catch/index.ts';
+import { indexOf } from '../core/rig/index.ts';
+import { SETUPS } from '../core/samples/index.ts';
+import { answer, expect, open, passPauses, saved, seriousAxe, test, verdict } from './helpers.ts';
+
+test('plan a lead belay, see the device reach the first piece, take the remedy over, check it off with the partner', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await open(page, '/demo/plan?job=belay-leader&height=18');
+  await page.getByLabel('Who leads').selectOption({ label: 'Tomas Reedling' });
+  await page.getByLabel('Who belays').selectOption({ label: 'Ilse Marrowby' });
+  const rows = page.getByRole('region', { name: 'Combinations' }).locator('[data-combination]');
+  await rows
+    .first()
+    .getByRole('button', { name: /^Take / })
+    .click();
+  await expect(page).toHaveURL(/\/demo\/setups\/.+/);
+  await page.getByRole('link', { name: 'If they fall' }).click();
+  await expect(verdict(page)).toBeVisible();
+
+  // High above the last piece, the first one low: the belayer is lifted into it.
+  const field = async (label: string, text: string) => {
+    await page.getByLabel(label, { exact: true }).fill(text);
+    await page.getByLabel(label, { exact: true }).press('Tab');
+  };
+  await field('Climber’s tie-in', '15');
+  await field('Last piece clipped', '11');
+  await field('First piece clipped', '1.8');
+  await field('Belayer from the wall', '0.4');
+  await expect(verdict(page)).toContainText('Stop');
+  const reaches = page.locator('[data-finding="catch.first-piece"]');
+  await expect(reaches).toHaveAttribute('data-severity', 'stop');
+  await expect(reaches).toContainText(/(In every fall|In \d+ of 100 falls) your device reaches the first piece/);
+  // What was asked stands in the address.
+  await page.reload();
+  await expect(page.getByLabel('Climber’s tie-in', { exact: true })).toHaveValue('15');
+  await expect(reaches).toHaveAttribute('data-severity', 'stop');
+
+  await page.getByRole('button', { name: /^Do it so: Tie the belayer low/ }).click();
+  await expect(page.locator('[data-finding="catch.first-piece"]')).toHaveAttribute('data-severity', 'clear');
+  await saved(page);
+  await page.getByRole('link', { name: /^Belay a leader: / }).click();
+  await expect(page.getByLabel('Stands')).toHaveValue('anchored');
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByLabel('Stands')).toHaveValue('free');
+  await page.getByRole('button', { name: /^Redo/ }).click();
+
+  await passPauses(page);
+  await page.getByRole('button', { name: 'Check before use' }).click();
+  await page.getByRole('button', { name: /Face to face/ }).click();
+  const half = page.locator('[data-half="climber"]');
+  const total = Number(/\d+\/(\d+)/.exec(await half.innerText())![1]);
+  for (let i = 1; i <= total; i += 1) {
+    for (const who of ['climber', 'partner'] as const) {
+      await page.locator(`[data-half="${who}"]`).getByText(`${i}/${total}`, { exact: true }).waitFor();
+      await answer(page, who);
+    }
+  }
+  await page.getByRole('button', { name: 'Close the check' }).click();
+  await expect(page.getByText(/Complete, face to face/)).toBeVisible();
+});
+
+test('the page says what the core computes, and a handle moves what it is about', async ({ page }) => {
+  await open(page, '/demo/setups/setup-wall-lead/catch?climberM=10&lastPieceM=8&firstPieceM=3&slackM=0.5&besideM=1');
+  const question: FallQuestion = {
+    climberM: 10,
+    lastPieceM: 8,
+    firstPieceM: 3,
+    secondPieceM: 5,
+    slackM: 0.5,
+    besideM: 1,
+    ledgeM: 0,
+    step: 'stands',
+  };
+  const index = indexOf(SETUPS['belay-leader']);
+  const found = scenarioOf(index, catchIn(index)!, question);
+  if (!found.ok) throw new Error('the sample is whole');
+  const { spread } = catchRuns(found.scenario, RUNS, 1);
+  const asIs = page.locator('[data-remedy="none"]');
+  await expect(asIs).toContainText(`${(spread.climberN.best / 1000).toFixed(1)}`);
+  await expect(asIs).toContainText(`${Number(spread.liftM.best.toFixed(2))}`);
+
+  const climber = page.getByRole('slider', { name: 'Climber', exact: true });
+  await climber.focus();
+  await page.keyboard.press('PageUp');
+  await expect(climber).toHaveAttribute('aria-valuenow', '11');
+  await expect(page.getByLabel('Climber’s tie-in', { exact: true })).toHaveValue('11');
+  const moment = page.getByRole('slider', { name: 'Moment of the fall' });
+  await moment.fill('60');
+  await expect(moment).toHaveAttribute('aria-valuetext', /kN on the climber/);
+  await expect(asIs).toBeVisible();
+  expect(await seriousAxe(page)).toEqual([]);
+});
+
+test('another rope is tried without changing the set-up, and taken into it', async ({ page }) => {
+  await open(page, '/demo/setups/setup-wall-lead/catch');
+  await expect(verdict(page)).toBeVisible();
+  const other = page.getByLabel('With another rope');
+  const name = await other.locator('option').nth(2).innerText();
+  await other.selectOption({ label: name });
+  await expect(page.getByText(`Tried with ${name}; the set-up is as it was.`)).toBeVisible();
+  await page.getByRole('button', { name: 'Take it into the set-up' }).click();
+  await saved(page);
+  await page.getByRole('link', { name: 'Training wall, route 5 led' }).click();
+  await page.getByRole('button', { name: /^Rope/ }).click();
+  await expect(page.getByLabel('Rope', { exact: true }).locator('option:checked')).toHaveText(name);
+});
+
+test('on a top rope the fall is the stretch; a set-up without a catch says so', async ({ page }) => {
+  await open(page, '/demo/setups/choice-wall');
+  await page.getByRole('link', { name: 'If they fall' }).click();
+  await expect(page.getByRole('slider', { name: 'Anchor' })).toBeVisible();
+  await expect(page.getByLabel('First piece clipped')).toHaveCount(0);
+  await expect(verdict(page)).toBeVisible();
+  await open(page, '/demo/setups/setup-low-span/catch');
+  await expect(page.getByText('In this set-up nobody on the ground holds somebody above.')).toBeVisible();
+});
