@@ -64,12 +64,20 @@ await at(
   async (page) => {
     await page.locator('[data-remedy="none"]').waitFor();
     await page.getByRole('slider', { name: 'Moment of the fall' }).fill('70');
-    await page.evaluate(() => {
-      document.activeElement?.blur();
-      scrollTo(0, 0);
-    });
+    await page.getByRole('link', { name: 'Zevrin, to the start' }).focus();
+    await page.mouse.wheel(0, -5000);
   },
 );
+const checked = async (page) => {
+  await startCheck(page);
+  await both(page);
+  await see(page, 'partner', false);
+  await page.getByLabel('What was put right?').fill('Fetched the helmet and closed it');
+  await page.getByRole('button', { name: /Put right/ }).click();
+  await both(page);
+  await page.getByRole('button', { name: 'End', exact: true }).click();
+  await page.getByRole('button', { name: 'End it' }).click();
+};
 await at(DESK, '/demo/setups/setup-low-span', 'record.png', checked);
 await at(DESK, '/demo/setups/setup-low-span', 'log.png', async (page) => {
   await checked(page);
