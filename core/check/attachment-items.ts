@@ -1,6 +1,6 @@
 import { literal } from '../finding/index.ts';
 import { traitsOf } from '../gear/index.ts';
-import type { Context } from '../parts/index.ts';
+import { guides, twoStrandsBelow, type Context } from '../parts/index.ts';
 import {
   besideConnector,
   deviceOf,
@@ -35,6 +35,7 @@ function deviceItems(ctx: Context, a: Attachment): CheckItem[] {
   if (lines.every((l) => ropeSlots(l).every((r) => r.item === null))) return [];
   return [
     ...strands(ctx, a),
+    ...guideItems(ctx, a),
     ...(connector?.item ? connectorItems(ctx, a, connector.id, connector.item) : []),
     ...(a.root.kind === 'anchor' && end.hand ? [brakeLed(ctx, a)] : []),
     ...besideItem(ctx, a),
@@ -59,11 +60,23 @@ function strands(ctx: Context, a: Attachment): CheckItem[] {
   const pull = item({
     ...shared,
     id: idAt(ctx.setup, 'device-pull', a),
-    look: 'The rope in the device as its maker shows, brake strand in the grooves where there are any.',
-    touch: 'Brake hand on, pull sharply at the strand that goes to the load.',
-    question: 'What did the device do?',
-    expected: 'It held',
-    others: ['The rope ran through', 'It was not pulled at'],
+    ...(guides(a, ctx)
+      ? {
+          look: 'Nobody hangs on it yet; the hand is off the rope, and beside it.',
+          touch: two
+            ? 'Pull hard at each strand to a second, one after the other.'
+            : 'Pull hard at the strand to the second.',
+          question: two ? 'Which strands held with the hand off?' : 'What did the rope do with the hand off?',
+          expected: two ? 'Each of the two' : 'It held',
+          others: two ? ['One of them', 'Neither'] : ['It ran', 'It was not pulled at'],
+        }
+      : {
+          look: 'The rope in the device as its maker shows, brake strand in the grooves where there are any.',
+          touch: 'Brake hand on, pull sharply at the strand that goes to the load.',
+          question: 'What did the device do?',
+          expected: 'It held',
+          others: ['The rope ran through', 'It was not pulled at'],
+        }),
     sources: ['practice-threading'],
   });
   if (two)
@@ -98,6 +111,45 @@ function strands(ctx: Context, a: Attachment): CheckItem[] {
       others: ['The other one', 'It cannot be told'],
     }),
     pull,
+  ];
+}
+
+/** A plate that grips by itself: which strand presses on which, and whether two ropes lie side by side. */
+function guideItems(ctx: Context, a: Attachment): CheckItem[] {
+  if (!guides(a, ctx)) return [];
+  const end = deviceOf(a)!;
+  const shared = { part: end.id, sources: ['practice-guide-plate' as const] };
+  return [
+    item({
+      ...shared,
+      id: idAt(ctx.setup, 'load-strand', a),
+      title: `Strands in ${end.item!.name}`,
+      look: 'Where the strand to the second comes out of the plate.',
+      touch: 'Pull at it, and feel which strand it presses on.',
+      question: 'Which strand lies above?',
+      expected: 'The one to the second',
+      others: ['The brake strand', 'It cannot be told'],
+      why: 'The other way round nothing is pressed, and the rope runs.',
+    }),
+    ...(twoStrandsBelow(a, ctx)
+      ? [
+          item({
+            ...shared,
+            id: idAt(ctx.setup, 'strands-lie', a),
+            title: 'The two ropes below the device',
+            look: 'From the plate to where the two ropes are gathered, or part.',
+            touch: 'Run a hand down between them.',
+            question: 'How do the two ropes lie?',
+            expected:
+              end.strandsLie === 'crossed' ? 'Crossed, through one connector below' : 'Side by side all the way',
+            others:
+              end.strandsLie === 'crossed'
+                ? ['Crossed, and nothing gathers them', 'Side by side']
+                : ['Crossed', 'One lies on the other at the edge'],
+            why: 'Whoever hangs on the lower one of two crossed ropes is not held.',
+          }),
+        ]
+      : []),
   ];
 }
 

@@ -27,6 +27,8 @@ const ASKED_ANYWAY: ReadonlySet<FindingCode> = new Set<FindingCode>([
   'rig.helmet',
   'fit.threaded',
   'fit.brake-side',
+  'guide.load-strand',
+  'guide.crossed',
   // What is in doubt about a single point is asked where the doubt is.
   'hold.single-point',
 ]);

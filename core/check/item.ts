@@ -27,6 +27,8 @@ export const ITEM_KINDS = {
   'device-strands': ['device-thread'],
   'device-around': [],
   'device-pull': [],
+  'load-strand': [],
+  'strands-lie': [],
   'device-connector': ['device-lock'],
   'connector-faces': [],
   'connector-end': [],

@@ -55,6 +55,11 @@ const SEEN: Partial<Record<FindingCode, Observation>> = {
     expected: 'No cut, no soft, flat or stiff place, every seam whole',
     others: ['A place that is not as the rest', 'It was not looked over'],
   },
+  'guide.arriving': {
+    question: 'Show it with a rope in the hand: how is whoever arrives clipped to the anchor?',
+    expected: 'Hitch tied in the air and clipped at once, or an own lanyard first',
+    others: ['Turn by turn on the connector', 'It was not shown'],
+  },
   'fit.not-tuned': {
     question: 'On this rope, low above the ground, hanging for a minute with hands off: how far did it creep?',
     expected: 'Less than 5 mm',

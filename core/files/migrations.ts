@@ -1,5 +1,6 @@
 import type { Migration } from './migrate.ts';
 import { from4To5 } from './to-v5.ts';
+import { from5To6 } from './to-v6.ts';
 import { choice4, setup4, setupsWithChoices } from './to-v4.ts';
 
 /*
@@ -131,12 +132,18 @@ export const MIGRATIONS: readonly Migration[] = [
     name: 'condition of gear, helmets, how a device is threaded and tuned',
     up: (document) => from4To5(document) as Json,
   },
+  {
+    from: 5,
+    name: 'how the strands lie at a device at the anchor, and how whoever arrives is clipped in',
+    up: (document) => from5To6(document) as Json,
+  },
 ];
 
 const check4 = (check: Json): Json => (isObject(check.setup) ? { ...check, setup: setup4(check.setup) } : check);
 
-/** One stored entry of a collection, from version 4 to 5. */
+/** One stored entry of a collection, from version 4 to 5, and from 5 to 6. */
 export const entryFrom4To5 = (entry: unknown): unknown => from4To5(entry);
+export const entryFrom5To6 = (entry: unknown): unknown => from5To6(entry);
 
 /** One stored entry of a collection, from version 3 to 4. Choices become set-ups: the database moves them. */
 export function entryFrom3To4(collection: string, entry: unknown): unknown {

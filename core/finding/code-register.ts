@@ -28,6 +28,7 @@ const ASSESS = 'core/assess/assess.test.ts';
 const VARIATIONS = 'core/assess/variations.test.ts';
 const LINES = 'core/parts/lines.test.ts';
 const FALSE = 'core/assess/false-assurance.test.ts';
+const GUIDE = 'core/parts/guide.test.ts';
 const CATCH = 'core/catch/catch-findings.test.ts';
 const RIG = 'core/parts/lines.test.ts';
 
@@ -99,6 +100,10 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'fit.handed': ['Device made for the other hand', FALSE],
   'fit.threaded': ['How the rope runs through the device', FALSE],
   'fit.brake-side': ['Brake strand over grooves or smooth side', FALSE],
+  'guide.load-strand': ['Which strand lies above in a guide plate', GUIDE],
+  'guide.crossed': ['Two ropes that cross below the device', GUIDE],
+  'guide.gathered': ['Two ropes that cross, gathered by a connector', GUIDE],
+  'guide.arriving': ['How whoever arrives is clipped in', GUIDE],
   'fit.not-tuned': ['Bollard tuned on this rope', FALSE],
   'fit.upper-hole': ['Upper hole of a clamp on icy rope', FALSE],
   'fit.wet-icy': ['Wet or icy rope in a device that grips by itself', FALSE],

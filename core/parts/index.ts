@@ -9,6 +9,7 @@ export { fastenedJudge, jointJudge, lengthJudge, tieInJudge } from './lines.ts';
 export { handedJudge } from './handed.ts';
 export { labelJudge } from './label.ts';
 export { helmetJudge, massJudge } from './person.ts';
+export { arrivingJudge, crossedJudge, guides, loadStrandJudge, twoStrandsBelow } from './guide.ts';
 export { brakeSideJudge, hasSmoothSide, threadedJudge, tunedJudge, upperHoleJudge } from './threading.ts';
 export { weatherJudge } from './weather.ts';
 export { JOB_QUESTIONS, questionsOf, type Question } from './questions.ts';

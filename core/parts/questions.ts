@@ -15,6 +15,7 @@ import {
 import { sharedPlaces } from './chosen.ts';
 import type { Context } from './context.ts';
 import { about, between, type Claim } from './judge.ts';
+import { guides, twoStrandsBelow } from './guide.ts';
 import { hasSmoothSide } from './threading.ts';
 
 /** Something that has to be asked about this rig. */
@@ -119,6 +120,13 @@ function ofDevice(ctx: Context, a: Attachment): Question[] {
   return [
     ...(tied ? [] : [ask([id], about(id, 'threaded'), 'how the rope runs through it')]),
     ...(hasSmoothSide(a, ctx) ? [ask([id], about(id, 'brake-side'), 'which side the brake strand runs over')] : []),
+    ...(guides(a, ctx)
+      ? [
+          ask([id], about(id, 'load-strand'), 'which strand lies above in the plate'),
+          ask([id], about(id, 'arriving'), 'how whoever arrives is clipped in'),
+        ]
+      : []),
+    ...(twoStrandsBelow(a, ctx) ? [ask([id], about(id, 'crossed'), 'how the two ropes lie')] : []),
     ...(tuned ? [ask([id], about(id, 'tuned'), 'on which rope it was tuned')] : []),
     ...(teeth && !aidOnly && ctx.setup.site.weather === 'icy'
       ? [ask([id], about(id, 'upper-hole'), 'what holds it at the icy rope')]

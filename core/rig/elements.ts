@@ -285,6 +285,33 @@ export const deviceEndSchema = z.strictObject({
     'clipped',
     'In its upper hole is',
   ),
+  /** A plate at the anchor that grips by itself: the loaded strand presses on the brake strand. */
+  loadStrand: said(
+    { above: 'Above the brake strand', below: 'Below the brake strand' },
+    'above',
+    'In the plate the strand to the second lies',
+  ),
+  strandsLie: said(
+    { parallel: 'Side by side, in parallel', crossed: 'Crossed, one below the other' },
+    'parallel',
+    'The two ropes leave the device',
+  ),
+  gatheredM: measure(
+    'lengthM',
+    0,
+    20,
+    'A connector gathers both ropes, below the device',
+    'Where both run through one connector. Empty: none does.',
+  ).nullable(),
+  arriving: said(
+    {
+      'in-the-air': 'A clove hitch tied in the air and clipped at once',
+      lanyard: 'An own lanyard, clipped first',
+      'on-connector': 'A clove hitch laid turn by turn on the connector',
+    },
+    'in-the-air',
+    'Who arrives is clipped to the anchor by',
+  ),
 });
 
 export const hitchEndSchema = z.strictObject({

@@ -320,6 +320,8 @@ export const CONSTANTS = {
     'load over what is left of it behind half a turn over a connector at the anchor',
     'memory-runner',
   ),
+  gatherLeastM: one(3, 'm', 'nearest connector below the device that gathers two ropes', 'practice-guide-plate'),
+  gatherMostM: one(6, 'm', 'farthest connector below the device that gathers two ropes', 'practice-guide-plate'),
   knotBelowM: one(5, 'm', 'farthest knot below the device that one counts on', 'practice-single-points'),
   // the catch
   ropeDamping: c(0.08, 0.15, 0.25, '1', 'damping of a rope in a catch, as a share of the critical one', 'memory-catch'),

@@ -62,6 +62,7 @@ export const SOURCE_IDS = [
   'practice-person-mass',
   'practice-belay-mass',
   'practice-catch',
+  'practice-guide-plate',
   'practice-two-attachments',
   'practice-base-tie',
   'practice-unlike-strands',

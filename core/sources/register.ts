@@ -292,6 +292,10 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
     'Common practice: masses of climber and belayer',
     'A belayer who is lighter than the climber is lifted, into the first runner or off the stance; a much heavier one gives a hard catch.',
   ),
+  'practice-guide-plate': practice(
+    'Common practice: a plate at the anchor for one or two seconds',
+    'The loaded strand lies above and presses on the brake strand. Two ropes are kept side by side, gathered by a connector some metres below; crossed, the lower one is not held. Whoever arrives is clipped in without leading the brake strand up and loading it.',
+  ),
   'practice-catch': practice(
     'Common practice: catching a fall',
     'The device must not be drawn into the first runner: a cam is pressed open there, a hand is drawn in and lets go. A body’s length stays free below the feet. Stand close to the wall, with little slack; step up where nothing is hit.',

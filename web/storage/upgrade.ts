@@ -1,5 +1,5 @@
 import type { IDBPDatabase, IDBPTransaction } from 'idb';
-import { entryFrom1To2, entryFrom3To4, entryFrom4To5, setupsWithChoices } from '@core/files';
+import { entryFrom1To2, entryFrom3To4, entryFrom4To5, entryFrom5To6, setupsWithChoices } from '@core/files';
 
 export type UpgradeTransaction = IDBPTransaction<unknown, string[], 'versionchange'>;
 
@@ -26,7 +26,8 @@ export async function bringUp(database: IDBPDatabase, tx: UpgradeTransaction, fr
       await each(collection, (doc) => entryFrom3To4(collection, doc));
     if (there.includes('choices')) await moveChoices(database, tx);
   }
-  for (const collection of there.filter((c) => c !== 'choices')) await each(collection, entryFrom4To5);
+  for (const collection of there.filter((c) => c !== 'choices'))
+    await each(collection, (doc) => entryFrom5To6(from < 5 ? entryFrom4To5(doc) : doc));
 }
 
 async function moveChoices(database: IDBPDatabase, tx: UpgradeTransaction): Promise<void> {

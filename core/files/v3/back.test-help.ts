@@ -18,13 +18,21 @@ export type Workspace3 = Omit<Workspace, 'setups' | 'checks'> & {
 const ADDED_BY_5 = new Set(
   'condition stiffness impactForceKn helmet stands threaded brakeSide tuned upperHole tiedAt'.split(' '),
 );
-/** What version 5 added, taken out again wherever it stands. */
+const ADDED_BY_6 = new Set(['loadStrand', 'strandsLie', 'gatheredM', 'arriving']);
+/** What versions 5 and 6 added, taken out again wherever it stands. */
 export const without5 = <T>(value: T): T =>
-  JSON.parse(JSON.stringify(value, (key, x: unknown) => (ADDED_BY_5.has(key) ? undefined : x))) as T;
-/** What version 5 added, as it is where an older version did not know it. */
+  JSON.parse(
+    JSON.stringify(value, (key, x: unknown) => (ADDED_BY_5.has(key) || ADDED_BY_6.has(key) ? undefined : x)),
+  ) as T;
+/** What version 6 added, as it is where an older version did not know it. */
+export const unknown6 = <T>(value: T): T =>
+  JSON.parse(
+    JSON.stringify(value, (key, x: unknown) => (!ADDED_BY_6.has(key) ? x : key === 'gatheredM' ? null : 'unknown')),
+  ) as T;
+/** And what version 5 added. */
 export const unknown5 = <T>(value: T): T =>
   JSON.parse(
-    JSON.stringify(value, (key, x: unknown) =>
+    JSON.stringify(unknown6(value), (key, x: unknown) =>
       !ADDED_BY_5.has(key) ? x : key === 'impactForceKn' ? null : key === 'stands' ? 'free' : 'unknown',
     ),
   ) as T;

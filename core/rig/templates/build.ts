@@ -105,6 +105,10 @@ export const device = (id: Ref, where: DeviceEnd['on'], hand: Ref | null): Devic
   brakeSide: 'unknown',
   tuned: 'unknown',
   upperHole: 'unknown',
+  loadStrand: 'unknown',
+  strandsLie: 'unknown',
+  gatheredM: null,
+  arriving: 'unknown',
 });
 export const hitch = (id: Ref, where: HitchEnd['on']): HitchEnd => ({
   id,

@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import type { Ref } from '@core/finding';
 import { traitsOf } from '@core/gear';
-import { contextOf, hasSmoothSide, slotsOf, type Slot } from '@core/parts';
+import { contextOf, guides, hasSmoothSide, slotsOf, twoStrandsBelow, type Slot } from '@core/parts';
 import {
   anchorSchema,
   belaysFromHarness,
@@ -125,6 +125,8 @@ function threading(setup: Setup, a: Attachment, of: (text: string) => string | u
   return [
     ...(tied ? [] : [fact(a.end.id, shape, 'threaded', of('The rope runs through it'))]),
     ...(hasSmoothSide(a, contextOf(setup)) ? [fact(a.end.id, shape, 'brakeSide', of('The brake strand runs'))] : []),
+    ...(guides(a, contextOf(setup)) ? facts(a.end.id, shape, 'loadStrand', 'arriving') : []),
+    ...(twoStrandsBelow(a, contextOf(setup)) ? facts(a.end.id, shape, 'strandsLie', 'gatheredM') : []),
     ...(tuned ? [fact(a.end.id, shape, 'tuned', of('The bollard was tuned'))] : []),
     ...(teeth && !aidOnly && setup.site.weather === 'icy'
       ? [fact(a.end.id, shape, 'upperHole', of('In its upper hole is'))]
