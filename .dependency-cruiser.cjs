@@ -54,11 +54,17 @@ module.exports = {
       to: {},
     },
     {
+      name: 'help-for-tests-in-tests-only',
+      severity: 'error',
+      from: { pathNot: '\\.test(-help)?\\.tsx?$' },
+      to: { path: '\\.test-help\\.ts$' },
+    },
+    {
       name: 'one-face-inside-core',
       severity: 'error',
       comment: 'A room is entered by its index.ts only.',
       from: { path: '^core/([^/]+)/' },
-      to: { path: '^core/[^/]+/', pathNot: ['^core/$1/', '^core/[^/]+/index\\.ts$'] },
+      to: { path: '^core/[^/]+/', pathNot: ['^core/$1/', '^core/[^/]+/index\\.ts$', '\\.test-help\\.ts$'] },
     },
     {
       name: 'one-face-from-outside',

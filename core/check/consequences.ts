@@ -1,7 +1,8 @@
 import type { Finding } from '../finding/index.ts';
 import { hanging, holdsFromRig, singlePoints } from '../hold/index.ts';
 import type { Context } from '../parts/index.ts';
-import type { Setup } from '../rig/index.ts';
+import { traitsOf } from '../gear/index.ts';
+import { deviceOf, type Setup } from '../rig/index.ts';
 import {
   BREACHES,
   criticalOf,
@@ -17,7 +18,11 @@ import type { CheckItem } from './check-item.ts';
 import { ITEM_KINDS, kindOf } from './item.ts';
 
 /** The order of steps that makes this set-up, with the options that it has; null where none is shipped for its job yet. */
-export function sequenceOf({ template, lines }: Pick<Setup, 'template' | 'lines'>): Sequence | null {
+export function sequenceOf({
+  template,
+  lines,
+  attachments,
+}: Pick<Setup, 'template' | 'lines' | 'attachments'>): Sequence | null {
   const [line] = lines;
   if (template === 'rappel-double' && line?.kind === 'doubled')
     return withOption(newSequence('doubled-rappel', 'x', ''), 'rope', line.use);
@@ -28,7 +33,14 @@ export function sequenceOf({ template, lines }: Pick<Setup, 'template' | 'lines'
       line.fastening.how === 'blocked' ? 'blocked' : 'tied',
     );
   if (template === 'lower') return newSequence('lower-anchor', 'x', '');
-  if (template === 'lower-ground') return newSequence('lower-ground', 'x', '');
+  // A plate that grips by itself; with another device at the anchor other steps are needed.
+  const plate = attachments.some((a) => {
+    const item = a.root.kind === 'anchor' ? deviceOf(a)?.item : null;
+    return item ? traitsOf(item.family).guideMode : false;
+  });
+  if ((template === 'belay-second' || template === 'belay-seconds') && plate) return newSequence('second-up', 'x', '');
+  // Whoever climbs on a top rope is lowered on it.
+  if (template === 'lower-ground' || template === 'belay-top-rope') return newSequence('lower-ground', 'x', '');
   return null;
 }
 

@@ -59,7 +59,10 @@ export const loadStrandJudge: Judge = {
 export const crossedJudge: Judge = {
   id: 'crossed',
   subjects: subjects(twoStrandsBelow),
-  claims: (ref) => [about(ref, 'crossed')],
+  claims: (ref, ctx) => [
+    about(ref, 'crossed'),
+    ...(twoStrandsBelow(ctx.index.ownerOf(ref)!, ctx) ? [about('job', 'crossed')] : []),
+  ],
   judge: (ref, ctx): Finding[] => {
     const { strandsLie, gatheredM } = endAt(ref, ctx);
     if (!twoStrandsBelow(ctx.index.ownerOf(ref)!, ctx) || strandsLie === 'parallel') return [];
@@ -106,7 +109,10 @@ export const crossedJudge: Judge = {
 export const arrivingJudge: Judge = {
   id: 'arriving',
   subjects: subjects(guides),
-  claims: (ref) => [about(ref, 'arriving')],
+  claims: (ref, ctx) => [
+    about(ref, 'arriving'),
+    ...(guides(ctx.index.ownerOf(ref)!, ctx) ? [about('job', 'arriving')] : []),
+  ],
   judge: (ref, ctx) => {
     const { arriving } = endAt(ref, ctx);
     if (!guides(ctx.index.ownerOf(ref)!, ctx) || arriving === 'in-the-air' || arriving === 'lanyard') return [];

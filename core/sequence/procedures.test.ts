@@ -289,6 +289,18 @@ const NEVER_CLEAR: Partial<Record<ProcedureId, readonly (readonly [string, strin
     ['ground', 'untie'],
     ['end-knot', 'lower'],
   ],
+  'second-up': [
+    ['belayer-on', 'climb'],
+    ['plate-lock', 'climb'],
+    ['tie-in', 'climb'],
+    ['take-in', 'climb'],
+    ['plate-weigh', 'climb'],
+    ['call-climb', 'climb'],
+    ['clip-lock', 'rope-out'],
+    ['clip-weigh', 'rope-out'],
+    ['call-off', 'rope-out'],
+    ['clip-hitch', 'rope-out'],
+  ],
   'tree-descent': [
     ['rehearse', 'climb'],
     ['hitch-lock', 'climb'],

@@ -12,6 +12,7 @@ export const PROCEDURE_IDS = [
   'single-rappel',
   'lower-anchor',
   'lower-ground',
+  'second-up',
 ] as const;
 export type ProcedureId = (typeof PROCEDURE_IDS)[number];
 

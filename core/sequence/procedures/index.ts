@@ -5,6 +5,7 @@ import { doubledRappel } from './doubled-rappel.ts';
 import { eight } from './eight.ts';
 import { hitchFirst } from './hitch-first.ts';
 import { lowerFromAnchor, lowerFromGround } from './lowering.ts';
+import { secondUp } from './second-up.ts';
 import { singleRappel } from './single-rappel.ts';
 import { stopAndGo } from './stop-and-go.ts';
 import { treeDescent } from './tree-descent.ts';
@@ -20,4 +21,5 @@ export const PROCEDURES = {
   'single-rappel': singleRappel,
   'lower-anchor': lowerFromAnchor,
   'lower-ground': lowerFromGround,
+  'second-up': secondUp,
 } as const satisfies Record<ProcedureId, Procedure>;

@@ -1,0 +1,183 @@
+import { fact, flag, is, lane, never, not, procedure, step, to, wrong } from '../build.ts';
+
+/** Steps of who belays at the anchor. */
+const belayer = { who: 'belayer' } as const;
+
+/**
+ * Belay a second up with a plate at the anchor that grips by itself, and attach them there. The second is the one who can fall; two seconds on
+ * two ropes go through the same steps, each by itself.
+ */
+export const secondUp = procedure({
+  id: 'second-up',
+  title: 'Belay a second up and attach them',
+  purpose:
+    'A plate at the anchor that grips by itself; whoever arrives is clipped in before the rope leaves the plate.',
+  lanes: [
+    lane('rope', 'Rope in the plate', [[is('tie', 'finished'), is('plate', 'load-above'), is('overridden', 'no')]]),
+    lane('clip', 'Clove hitch', [[is('tie', 'finished')]]),
+  ],
+  variants: [],
+  variables: [
+    fact('tie', ['none', 'unfinished', 'finished'], {
+      finished: 'the knot is finished, through both tie-in points, five pairs and a tail',
+      none: 'nobody is tied in',
+    }),
+    fact('plate', ['none', 'load-above', 'load-below'], {
+      'load-above': 'the strand to the second lies above the brake strand',
+      none: 'no rope is in the plate',
+    }),
+    flag('belayerOn', 'the belayer hangs on the anchor by an own attachment'),
+    flag('overridden', 'the brake strand is led up and loaded', 'the brake strand hangs down'),
+    flag('slack', 'slack lies between plate and second', 'the rope is tight from the plate to the second'),
+    flag('called', 'both have called that the second climbs'),
+    flag('arrived', 'the second stands at the anchor'),
+    flag('told', 'both said that the second hangs on the hitch, and the rope may leave the plate'),
+    flag('out', 'the rope is out of the plate'),
+  ],
+  start: { slack: 'yes' },
+  invariants: [
+    never(
+      'uncalled',
+      'fall',
+      'The second climbs and the belayer does not know it.',
+      is('where', 'up'),
+      is('called', 'no'),
+      is('arrived', 'no'),
+    ),
+    never('belayer', 'fall', 'The belayer is not attached to the anchor.', is('where', 'up'), is('belayerOn', 'no')),
+    never('shock', 'drop', 'Slack is left: the second drops into it.', is('where', 'up'), is('slack')),
+    never(
+      'untold',
+      'fall',
+      'The rope is taken out and it was not said: the second may still trust it.',
+      is('out'),
+      is('told', 'no'),
+    ),
+  ],
+  steps: [
+    step('belayer-on', 'Attach yourself to the anchor.', 'Your own attachment is locked and carries you.', {
+      ...belayer,
+      sets: [to('belayerOn', 'yes')],
+    }),
+    step(
+      'plate-thread',
+      'Hang the plate at the anchor by its own eye and put the rope in.',
+      'The strand to the second lies above the brake strand.',
+      {
+        ...belayer,
+        can: [is('plate', 'none')],
+        sets: [to('rope.on', 'yes'), to('plate', 'load-above')],
+        wrongs: [
+          wrong(
+            'load-below',
+            'the strand to the second lies below the brake strand',
+            to('rope.on', 'yes'),
+            to('plate', 'load-below'),
+          ),
+        ],
+      },
+    ),
+    step('plate-lock', 'Lock both connectors of the plate.', 'Gates shut and locked, away from rope and rock.', {
+      ...belayer,
+      can: [not('plate', 'none')],
+      sets: [to('rope.locked', 'yes')],
+    }),
+    step(
+      'tie-in',
+      'Tie in with a figure eight through both tie-in points.',
+      'Five pairs of strands, a tail longer than a fist.',
+      {
+        who: 'second',
+        can: [is('tie', 'none'), is('where', 'ground')],
+        sets: [to('tie', 'finished')],
+        wrongs: [wrong('unfinished', 'the knot is not traced to the end', to('tie', 'unfinished'))],
+      },
+    ),
+    step('take-in', 'Take in until the rope is tight.', 'The rope pulls at the second, not at a ledge or a crack.', {
+      ...belayer,
+      can: [not('plate', 'none'), not('tie', 'none')],
+      sets: [to('slack', 'no')],
+    }),
+    step(
+      'plate-weigh',
+      'Lean back into the rope, still on the ground; the belayer takes the hand off for that.',
+      'The plate holds by itself; nothing creeps.',
+      { who: 'second', can: [is('rope.on'), is('tie', 'unfinished', 'finished'), is('slack', 'no')], tests: 'rope' },
+    ),
+    step(
+      'call-climb',
+      'Call that you climb, with the name, and hear the answer.',
+      'The answer came from your belayer.',
+      {
+        who: 'both',
+        can: [is('rope.on'), is('slack', 'no')],
+        sets: [to('called', 'yes')],
+      },
+    ),
+    step('climb', 'Climb; the belayer takes in at once.', 'Never more slack than an arm’s length.', {
+      who: 'second',
+      can: [is('rope.on'), is('where', 'ground')],
+      sets: [to('where', 'up'), to('weight', 'rope')],
+      wrongs: [wrong('slack', 'slack is left hanging', to('where', 'up'), to('weight', 'rope'), to('slack', 'yes'))],
+    }),
+    step('arrive', 'Come up to the anchor and stand; the rope stays tight.', 'Within reach of the anchor.', {
+      who: 'second',
+      can: [is('where', 'up')],
+      sets: [to('arrived', 'yes')],
+    }),
+    step(
+      'clip-hitch',
+      'Tie a clove hitch in the second’s rope in the air, and clip it to the anchor at once.',
+      'The strand that leaves the plate hangs down all the time.',
+      {
+        ...belayer,
+        can: [is('arrived'), is('clip.on', 'no')],
+        sets: [to('clip.on', 'yes')],
+        wrongs: [
+          wrong(
+            'on-connector',
+            'it is laid turn by turn on the connector, and the brake strand is led up and loaded',
+            to('overridden', 'yes'),
+          ),
+        ],
+      },
+    ),
+    step('clip-lock', 'Lock the connector of the hitch.', 'Gate shut and locked.', {
+      ...belayer,
+      can: [is('clip.on')],
+      sets: [to('clip.locked', 'yes')],
+    }),
+    step(
+      'clip-weigh',
+      'Lean into the hitch with your whole weight.',
+      'It drew tight and holds; the rope to the plate is slack.',
+      {
+        who: 'second',
+        can: [is('clip.on')],
+        tests: 'clip',
+      },
+    ),
+    step(
+      'call-off',
+      'Say that you hang on the hitch and may be taken off the plate; hear it said back.',
+      'Both have said it.',
+      {
+        who: 'both',
+        can: [is('arrived'), is('clip.on')],
+        sets: [to('told', 'yes')],
+      },
+    ),
+    step('rope-out', 'Take the rope out of the plate.', 'The second hangs on the hitch.', {
+      ...belayer,
+      can: [is('rope.on'), is('arrived')],
+      sets: [
+        to('rope.on', 'no'),
+        to('rope.locked', 'no'),
+        to('plate', 'none'),
+        to('out', 'yes'),
+        to('weight', 'clip', is('clip.on')),
+      ],
+      stops: 1,
+    }),
+  ],
+});
