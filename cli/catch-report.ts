@@ -3,6 +3,7 @@ import {
   catchIn,
   catchRuns,
   fallQuestionSchema,
+  questionIssues,
   REMEDIES,
   RUNS,
   scenarioOf,
@@ -37,6 +38,7 @@ export function catchReport(setup: Setup, given: Readonly<Record<string, string>
   if (runs === null) says.push(`runs: a whole number from 1 to ${MOST_RUNS}. Read: ${runsText}`);
   if (seed === null) says.push(`seed: a whole number from 0 to ${2 ** 32 - 1}. Read: ${seedText}`);
   const question = readMoment(usualQuestion(index), moment, says);
+  if (question) says.push(...questionIssues(question));
   if (says.length > 0 || runs === null || seed === null || !question) return { ok: false, says };
   const found = scenarioOf(index, a, question);
   if (!found.ok) return { ok: false, says: [`Not chosen yet: ${found.missing.join(', ')}.`] };

@@ -184,6 +184,7 @@ describe('zevrin', () => {
       [['--runs', '0'], /runs: a whole number from 1/],
       [['--seed', ''], /seed: a whole number/],
       [['--step', 'jumps'], /step: .*Read: jumps/],
+      [['--firstPieceM', '9', '--lastPieceM', '8'], /first piece stands above the last one/],
     ])('%j: says what was read and what is allowed', (args, says) => {
       const { code, err, out } = zevrin(['catch', 'l.json', ...args], lead);
       expect(code).toBe(2);

@@ -69,7 +69,7 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
 
   await add('Add a sling');
   await type(page, 'Name', 'Own sling');
-  await pick(page, 'Fibre', 'Polyamide');
+  await pick(page, 'Fiber', 'Polyamide');
   await type(page, 'Width', '16');
   await type(page, 'Length, pulled flat', '60 cm');
   await type(page, 'Declared strength', '22');
@@ -79,7 +79,7 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
 
   await add('Add a cord');
   await type(page, 'Name', 'Own cord');
-  await pick(page, 'Fibre that touches the rope', 'Polyamide');
+  await pick(page, 'Fiber that touches the rope', 'Polyamide');
   await type(page, 'Diameter on the label', '6');
   await type(page, 'Cut length', '1.5');
   await type(page, 'Declared strength of one strand', '7.2');

@@ -13,6 +13,7 @@ import {
   fallOf,
   fallQuestionSchema,
   ofHundred,
+  questionIssues,
   REMEDIES,
   scenarioOf,
   seeded,
@@ -195,6 +196,16 @@ describe('draws', () => {
     // Standard deviation of the triangle 1.08, of the mean of 20,000 0.0076: four of them.
     expect(Math.abs(sum / n - (1 + 2 + 6) / 3)).toBeLessThan(0.031);
   });
+});
+
+describe('a moment that cannot be', () => {
+  it.each<[Partial<FallQuestion>, string[]]>([
+    [{}, []],
+    [{ secondPieceM: null }, []],
+    [{ firstPieceM: 8 }, ['The second piece stands below the first one.']],
+    [{ firstPieceM: 8.1, secondPieceM: null }, ['The first piece stands above the last one.']],
+    [{ ledgeM: 10 }, ['Ground or ledge stands above the climber.']],
+  ])('%j', (patch, says) => expect(questionIssues({ ...QUESTION, ...patch })).toEqual(says));
 });
 
 describe('geometry', () => {

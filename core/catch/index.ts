@@ -2,7 +2,7 @@ export { catchFindings, ofHundred } from './catch-findings.ts';
 export { atwoodMPerS2, belayerLiftM, fixedForceN } from './closed-forms.ts';
 export type { CatchMoment, Caught, Fall } from './fall.ts';
 export { catchIn, scenarioOf, usualQuestion, type Missing } from './from-rig.ts';
-export { fallQuestionSchema, type FallQuestion } from './question.ts';
+export { fallQuestionSchema, questionIssues, type FallQuestion } from './question.ts';
 export { catchRuns, FIGURES, RUNS, seeded, type Bar, type CatchRuns, type FigureId } from './runs.ts';
 export {
   BEST,

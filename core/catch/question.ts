@@ -4,7 +4,13 @@ import { choice, measure } from '../gear/index.ts';
 /** The moment that is asked about: where everybody is when the climber lets go. Heights above the ground the belayer stands on. */
 export const fallQuestionSchema = z.strictObject({
   climberM: measure('lengthM', 0.5, 200, 'Climber’s tie-in', 'Height of the knot at the harness when the fall begins.'),
-  lastPieceM: measure('lengthM', 0.5, 200, 'Last piece clipped', 'On a top rope: the anchor.'),
+  lastPieceM: measure(
+    'lengthM',
+    0.5,
+    200,
+    'Last piece clipped',
+    'Nothing clipped yet: a fall goes to the ground, and no rope holds it.',
+  ),
   firstPieceM: measure('lengthM', 0.5, 200, 'First piece clipped', 'The belayer is pulled towards it.'),
   secondPieceM: measure(
     'lengthM',
@@ -25,3 +31,12 @@ export const fallQuestionSchema = z.strictObject({
   step: choice({ stands: 'Stands still', 'steps-up': 'Steps up with the pull' }, 'The belayer'),
 });
 export type FallQuestion = z.infer<typeof fallQuestionSchema>;
+
+/** What cannot be so at one time, a sentence each; empty when it can. */
+export function questionIssues({ climberM, lastPieceM, firstPieceM, secondPieceM, ledgeM }: FallQuestion): string[] {
+  return [
+    ...(firstPieceM > lastPieceM ? ['The first piece stands above the last one.'] : []),
+    ...(secondPieceM !== null && secondPieceM < firstPieceM ? ['The second piece stands below the first one.'] : []),
+    ...(ledgeM >= climberM ? ['Ground or ledge stands above the climber.'] : []),
+  ];
+}

@@ -5,6 +5,7 @@ import {
   catchFindings,
   catchIn,
   fallQuestionSchema,
+  questionIssues,
   REMEDIES,
   RUNS,
   scenarioOf,
@@ -13,6 +14,7 @@ import {
   type RemedyId,
   type Scenario,
 } from '@core/catch';
+import { assess } from '@core/assess';
 import { overall, worstFirst } from '@core/finding';
 import type { Device, Rope } from '@core/gear';
 import { indexOf, withFields, withItem, type Attachment, type Setup } from '@core/rig';
@@ -26,6 +28,7 @@ import { edited } from '../../store/workspace-slice';
 import { SchemaField } from '../../ui/SchemaField';
 import { WorkProgress } from '../../ui/WorkProgress';
 import { part } from '../../ui/part';
+import { SEVERITY_TEXT, SEVERITY_WASH, SeverityMark } from '../../ui/SeverityMark';
 import { useCatch } from '../../workers/useCatch';
 import { FindingList } from '../setups/FindingList';
 import { VerdictBanner } from '../setups/VerdictBanner';
@@ -98,10 +101,16 @@ function Fall({ setup, a }: { setup: Setup; a: Attachment }) {
     else set(changed.question);
   };
   const led = line.kind === 'led';
+  const issues = questionIssues(question);
 
   return (
     <>
-      {!found.ok ? (
+      <OfTheSetup setup={tried} />
+      {issues.length > 0 ? (
+        <p role="alert" className="mt-3 rounded-lg bg-stop-wash px-4 py-3 text-stop">
+          {issues.join(' ')} Put it right below.
+        </p>
+      ) : !found.ok ? (
         <p className="mt-3">
           Not chosen yet: {found.missing.join(', ')}.{' '}
           <Link className="font-semibold text-act underline" to=".." relative="path">
@@ -169,6 +178,28 @@ function Fall({ setup, a }: { setup: Setup; a: Attachment }) {
         this is right.
       </p>
     </>
+  );
+}
+
+/** A catch is reckoned for a set-up that is as it should be: where it is not, that comes first. */
+function OfTheSetup({ setup }: { setup: Setup }) {
+  const { verdict, findings } = useMemo(() => assess(setup), [setup]);
+  if (verdict === 'clear' || verdict === 'mind') return null;
+  const count = findings.filter((f) => f.severity === verdict).length;
+  return (
+    <p
+      className={`mt-3 flex flex-wrap items-center gap-3 rounded-lg px-4 py-2 ${SEVERITY_WASH[verdict]} ${SEVERITY_TEXT[verdict]}`}
+    >
+      <SeverityMark severity={verdict} withWord />
+      <span className="min-w-52 flex-1 text-ink">
+        {verdict === 'stop'
+          ? `The set-up itself has ${count === 1 ? 'a fault' : `${count} faults`} to put right first: with it nothing here holds.`
+          : `${count === 1 ? 'One thing' : `${count} things`} about the set-up ${count === 1 ? 'is' : 'are'} not known: what is told here holds only where they are as they should be.`}
+      </span>
+      <Link className="btn" to=".." relative="path">
+        Look at it
+      </Link>
+    </p>
   );
 }
 
