@@ -8,5 +8,5 @@ import whole from './vitest.config.ts';
 const rooms = (process.env.ROOMS ?? 'core/check,core/hold,core/friction').split(',');
 export default defineConfig({
   resolve: { alias: whole.resolve!.alias! },
-  test: { ...whole.test!, include: rooms.map((room) => `${room}/**/*.test.ts`) },
+  test: { environment: 'node', testTimeout: 30_000, include: rooms.map((room) => `${room}/**/*.test.ts`) },
 });

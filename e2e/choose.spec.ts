@@ -74,7 +74,10 @@ test('what the locker lacks is named by what it must do', async ({ page }) => {
   await page.getByRole('button', { name: /^Rope/ }).click();
   await page.getByLabel('Rope', { exact: true }).selectOption({ label: 'Usnea 60, blue' });
   await page.getByRole('link', { name: 'Propose from the locker' }).click();
-  await expect(page.getByText(/A locking connector with a broad end, inside width at least 22\.8\smm\./)).toBeVisible();
+  // Every combination has to fail before it is known what is lacking.
+  await expect(page.getByText(/A locking connector with a broad end, inside width at least 22\.8\smm\./)).toBeVisible({
+    timeout: 30_000,
+  });
   await expect(page.getByText(/A cord of 5\.4\smm to 7\.9\smm/)).toBeVisible();
   await expect(page.getByText(/Choose people first \(who goes down\)/)).toBeVisible();
 });

@@ -1,5 +1,5 @@
 // Everything that says whether Zevrin is in order, with one closing line summed over the runners.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuild, ensureChromium, ensurePackages, root } from './ensure.mjs';
@@ -28,6 +28,28 @@ function check(title, command, args) {
   else failed += 1;
 }
 
+/** Several of them side by side, since none uses the whole machine; what each says is kept together. */
+async function checks(list) {
+  const done = await Promise.all(
+    list.map(
+      ([title, command, args]) =>
+        new Promise((resolve) => {
+          let said = '';
+          const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+          child.stdout.on('data', (text) => (said += text));
+          child.stderr.on('data', (text) => (said += text));
+          child.on('error', (error) => resolve({ title, said: String(error), ok: false }));
+          child.on('close', (status) => resolve({ title, said, ok: status === 0 }));
+        }),
+    ),
+  );
+  for (const { title, said, ok } of done) {
+    console.log(`\n== ${title}\n${said}`);
+    if (ok) passed += 1;
+    else failed += 1;
+  }
+}
+
 /** A runner counts its own tests; one that leaves no report, or fails without a failed test, counts as a failure. */
 function suite(title, command, args, env, report, count) {
   const ok = run(title, command, args, env);
@@ -36,12 +58,14 @@ function suite(title, command, args, env, report, count) {
   failed += counts.failed + (!ok && counts.failed === 0 ? 1 : 0);
 }
 
-check('format', bin('prettier'), ['--check', '--log-level=warn', '.']);
-check('lint', bin('eslint'), ['.']);
-check('types', bin('tsc'), ['--noEmit']);
-check('arrows', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'core', 'web', 'server', 'cli']);
 const names = join(root, '../shared/tools/check-names.mjs');
-if (existsSync(names)) check('names', process.execPath, [names, root]);
+await checks([
+  ['lint', bin('eslint'), ['.']],
+  ['types', bin('tsc'), ['--noEmit']],
+  ['format', bin('prettier'), ['--check', '--log-level=warn', '.']],
+  ['arrows', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'core', 'web', 'server', 'cli']],
+  ...(existsSync(names) ? [['names', process.execPath, [names, root]]] : []),
+]);
 
 const unit = join(reports, 'unit.json');
 suite(
