@@ -293,7 +293,7 @@ describe('condition and helmet', () => {
     const setup = sample('rappel-double');
     return found(withItem(setup, ref, { ...itemAt<Item>(setup, ref), condition } as Item));
   };
-  it.each(['ropeA', 'extension', 'hitch', 'harness'])(
+  it.each(['ropeA', 'extension', 'hitch', 'harness', 'deviceConnector', 'hitchConnector'])(
     '%s: damaged is Stop, worn Mind, not looked over Not tested',
     (ref) => {
       expect(worn('damaged')(ref)).toContain('rig.condition stop');
@@ -366,6 +366,19 @@ describe('how the rope lies in the device', () => {
     );
     expect(found(sample('ascend', icy)).filter((f) => f.startsWith('fit.upper-hole'))).toEqual([]);
   });
+  // judgement.md: on a rope that slants more than 20 degrees, too, a clamp is kept on it by a connector through its upper hole.
+  it.each([
+    ['slanting', 'open', ['fit.upper-hole stop']],
+    ['slanting', 'unknown', ['fit.upper-hole untested']],
+    ['slanting', 'clipped', []],
+    ['unknown', 'open', ['fit.upper-hole untested']],
+    ['unknown', 'clipped', []],
+    ['plumb', 'open', []],
+  ] as const)('a toothed clamp on a rope that hangs %s, upper hole %s', (slant, upperHole, expected) =>
+    expect(
+      found(sample('ascend', { site: { slant }, device: { upperHole } })).filter((f) => f.startsWith('fit.upper-hole')),
+    ).toEqual(expected),
+  );
 });
 
 describe('ropes that brake or catch otherwise', () => {

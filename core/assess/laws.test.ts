@@ -23,6 +23,7 @@ const FALL_BACK: Readonly<Record<string, string>> = {
   'item/attachTo': 'on a harness, where such devices are made to hang; at an anchor it is asked',
   'attachments/job': 'not a property: null is the job of the set-up',
   'sling/measuredMm': 'it follows from the sling',
+  'device/brakeAngleDeg': 'it follows from how the brake strand is led',
 };
 const fallsBack = (f: Field) => Object.keys(FALL_BACK).some((k) => f.kind.endsWith(k));
 

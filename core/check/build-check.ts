@@ -2,6 +2,7 @@ import { findingKeys, type Finding, type FindingCode } from '../finding/index.ts
 import { contextOf, type Context } from '../parts/index.ts';
 import type { Setup } from '../rig/index.ts';
 import { attachmentItems } from './attachment-items.ts';
+import { callsItems } from './calls-items.ts';
 import type { CheckItem } from './check-item.ts';
 import { withConsequences } from './consequences.ts';
 import { openFinding } from './open-items.ts';
@@ -50,9 +51,16 @@ export function buildCheck(setup: Setup, findings: readonly Finding[]): CheckIte
     // Where nothing but a knot holds beside the device the open finding asks the same, and is accepted by name.
     ...attachmentItems(ctx).filter((i) => kindOf(i) !== 'knot-below' || !onlyOneGrips),
     ...testItems(ctx),
+    ...callsItems(ctx),
     ...findings.flatMap((f, i) =>
       (f.severity === 'mind' || f.severity === 'untested') && !ASKED_ANYWAY.has(f.code)
-        ? [openFinding(f, keys[i]!)]
+        ? [
+            openFinding(
+              f,
+              keys[i]!,
+              ctx.index.ownerOf(f.subject[0]!)?.pieces.some((p) => p.id === f.subject[0] && p.kind === 'connector'),
+            ),
+          ]
         : [],
     ),
   ];

@@ -12,6 +12,8 @@ export const ITEM_KINDS = {
   'harness-belt': [],
   'brake-hand': [],
   'loose-things': [],
+  calls: [],
+  'coming-down': [],
   anchor: ['rope-thread'],
   'anchor-points': [],
   'joining-knot': ['rope-join', 'rope-knot'],

@@ -55,6 +55,21 @@ const SEEN: Partial<Record<FindingCode, Observation>> = {
     expected: 'No cut, no soft, flat or stiff place, every seam whole',
     others: ['A place that is not as the rest', 'It was not looked over'],
   },
+  'guide.slack': {
+    question: 'Rope taken in as it will be: how much slack could be pulled out of it?',
+    expected: 'Less than a forearm’s length',
+    others: ['More than that', 'It was not tried'],
+  },
+  'crew.calls': {
+    question: 'On the ground: what did you agree for “off belay”, and what happens when nothing is heard?',
+    expected: 'A word, sign or number of tugs, tried once; without an answer the belay stays on',
+    others: ['Nothing', 'Something that was not tried'],
+  },
+  'crew.down': {
+    question: 'Each says what happens at the top: what did you hear?',
+    expected: 'Twice the same',
+    others: ['Two different things', 'One did not know'],
+  },
   'guide.arriving': {
     question: 'Show it with a rope in the hand: how is whoever arrives clipped to the anchor?',
     expected: 'Hitch tied in the air and clipped at once, or an own lanyard first',
@@ -87,6 +102,13 @@ const SEEN: Partial<Record<FindingCode, Observation>> = {
   },
 };
 
+/** A connector is not looked over as rope is. */
+const METAL: Observation = {
+  question: 'Bar felt all around, gate snapped shut ten times and locked: what was found?',
+  expected: 'No groove, no edge, the gate shut by itself each time, and the lock held',
+  others: ['A groove or an edge', 'The gate stuck or the lock did not hold', 'It was not looked over'],
+};
+
 const UNTESTED: Observation = {
   question: 'Where did you find it out, and what?',
   expected: 'On the item or in its instructions: it may be used so',
@@ -102,9 +124,10 @@ const MIND: Observation = {
  * What the assessment left open, as an item of the check: closed by what was seen or tried, never by having talked about it. A risk that is
  * taken as it is, is accepted by name with a reason (`mayBeAccepted`).
  */
-export function openFinding(finding: Finding, key: string): CheckItem {
+export function openFinding(finding: Finding, key: string, ofMetal = false): CheckItem {
   const open = finding.severity === 'untested';
-  const { question, expected, others } = SEEN[finding.code] ?? (open ? UNTESTED : MIND);
+  const seen = ofMetal && finding.code === 'rig.condition' ? METAL : SEEN[finding.code];
+  const { question, expected, others } = seen ?? (open ? UNTESTED : MIND);
   return item({
     id: `${FINDING_ITEM}${key}`,
     part: finding.subject[0] ?? 'ground',

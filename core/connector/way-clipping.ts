@@ -126,7 +126,7 @@ function plates(input: WayInput, way: Way, loadKn: Interval): Finding[] {
     ...(stockMm === null ? ['bar of the connector at this end'] : []),
     ...(insideWidthMm === null ? ['inside width of the connector at this end'] : []),
   ];
-  const found = [...entry(input, way), ...sleeve(input, sleeveFromMm, loadKn), ...wedging(input, way)];
+  const found = [...entry(input, way), ...sleeve(input, way, sleeveFromMm, loadKn), ...wedging(input, way)];
   if (missing.length > 0) found.push(unknown(input, missing));
   else found.push(...through(input, insideWidthMm!, stockMm!, thicknessMm!));
   return found;
@@ -285,12 +285,16 @@ function betweenPlates({ connector, device, load }: WayInput, stockMm: number | 
   ];
 }
 
-function sleeve(input: WayInput, sleeveFromMm: number | null, loadKn: Interval): Finding[] {
+/**
+ * A sleeve sits on the gate: it can come into a gap or notch only where that is open on the side to which the gate looks. Not known: on both.
+ */
+function sleeve(input: WayInput, way: Way, sleeveFromMm: number | null, loadKn: Interval): Finding[] {
   const { connector, device } = input;
   const { gapMm, notchMm, coverMm } = device;
   // One plate without a notch has nothing that a sleeve could enter.
   if (gapMm === 0 && notchMm === 0) return [];
   if (connector.lock === 'none' || connector.lock === 'twin') return [];
+  if (device.gapOpens !== 'both' && device.gapOpens !== 'unknown' && device.gapOpens !== way.gate) return [];
   const { sleeveMm } = connector;
   const openings = [
     { what: 'between the plates', widthMm: gapMm },

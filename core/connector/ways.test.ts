@@ -94,6 +94,16 @@ describe('sleeve between the plates', () => {
     expect(codes({ ...enters, sleeveMm: 16 }, wide).join()).not.toContain('sleeve');
     expect(codes({ ...enters, sleeveFromBroadMm: 10 }, wide).join()).not.toContain('sleeve');
   });
+  it('only where the gap is open on the side to which the gate looks; not known is on both', () => {
+    const way = (gapOpens: Device['gapOpens'], gate: Way['gate']) =>
+      codes(enters, { ...wide, gapOpens }, 'belay-top-rope', { ...FREE, gate }).filter((c) => c.includes('sleeve'));
+    for (const gate of ['free', 'brake'] as const) {
+      for (const sides of ['both', 'unknown'] as const)
+        expect(way(sides, gate)).toEqual(['connector.sleeve-enters mind']);
+      expect(way(gate, gate)).toEqual(['connector.sleeve-enters mind']);
+      expect(way(gate === 'free' ? 'brake' : 'free', gate)).toEqual([]);
+    }
+  });
   it('a notch takes it too', () =>
     expect(codes(enters, { gapMm: 0, plateMm: 8, notchMm: 15 })).toContain('connector.sleeve-enters mind'));
   it('what is not measured is not tested, unless a known measure decides', () => {

@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import { itemSchema, personSchema } from '../gear/index.ts';
-import { checkRecordSchema, usageSchema } from '../log/index.ts';
+import { checkRecordSchema, trainingSchema, usageSchema } from '../log/index.ts';
 import { setupSchema } from '../rig/index.ts';
 import { wayTestSchema } from '../connector/index.ts';
 import { sequenceSchema } from '../sequence/index.ts';
 
 export const FORMAT = 'zevrin';
 /** Version of the files that are written. Every older one is still read. */
-export const VERSION = 6;
+export const VERSION = 7;
 
 /** Ids that stand twice in one collection, by their paths. */
 export const duplicateIds = (
@@ -32,6 +32,7 @@ export const workspaceSchema = z
     uses: z.array(usageSchema),
     wayTests: z.array(wayTestSchema),
     sequences: z.array(sequenceSchema),
+    trainings: z.array(trainingSchema),
   })
   .superRefine((workspace, ctx) => {
     for (const issue of duplicateIds(workspace)) ctx.addIssue({ code: 'custom', ...issue });
@@ -46,6 +47,7 @@ export const COLLECTIONS = [
   'uses',
   'wayTests',
   'sequences',
+  'trainings',
 ] as const satisfies readonly Collection[];
 
 export const emptyWorkspace = (): Workspace => ({
@@ -56,6 +58,7 @@ export const emptyWorkspace = (): Workspace => ({
   uses: [],
   wayTests: [],
   sequences: [],
+  trainings: [],
 });
 
 const head = { format: z.literal(FORMAT), version: z.literal(VERSION) };
@@ -79,5 +82,6 @@ export const shellSchema = z.strictObject({
     uses: anything,
     wayTests: anything,
     sequences: anything,
+    trainings: anything,
   } satisfies Record<Collection, unknown>),
 });

@@ -7,6 +7,7 @@ import { demoWorkspace, lowSpanFromMemory, rappelDouble } from '../samples/index
 import {
   emptyWorkspace,
   readDocument,
+  VERSION,
   writeSequence,
   writeSetup,
   writeWorkspace,
@@ -154,7 +155,7 @@ function mutated({ doc, place, what, value }: Mutation): string {
     case 'twice':
       return JSON.stringify(at(root, path, (parent, key) => Array.isArray(parent) && parent.push(parent[Number(key)])));
     case 'version':
-      return JSON.stringify({ ...root, version: place % 7 });
+      return JSON.stringify({ ...root, version: place % (VERSION + 2) });
     case 'text': {
       const text = JSON.stringify(root);
       const cut = place % text.length;
@@ -216,7 +217,9 @@ describe('any file', () => {
         fc.oneof(
           fc.string({ unit: 'binary' }),
           fc.json(),
-          fc.jsonValue().map((v) => JSON.stringify({ format: 'zevrin', version: 4, kind: 'workspace', workspace: v })),
+          fc
+            .jsonValue()
+            .map((v) => JSON.stringify({ format: 'zevrin', version: VERSION, kind: 'workspace', workspace: v })),
         ),
         (text) => {
           expect(readDocument(text).ok).toBe(false);
@@ -259,7 +262,7 @@ describe('a file that is too large or too deep', () => {
 
   it.each([100, 5_000, 200_000])('%s levels of nesting', (depth) => {
     const open = '['.repeat(depth);
-    const text = `{"format":"zevrin","version":4,"kind":"workspace","workspace":${open}${']'.repeat(depth)}}`;
+    const text = `{"format":"zevrin","version":${VERSION},"kind":"workspace","workspace":${open}${']'.repeat(depth)}}`;
     const issues = refusal(text)!;
     expect(issues).toHaveLength(1);
     expect(issues[0]!.path.length).toBeLessThanOrEqual(120);
@@ -268,7 +271,7 @@ describe('a file that is too large or too deep', () => {
 
 describe('a file that contradicts itself', () => {
   const check = () => small().checks[0]!;
-  const refusal = (changed: object, version = 4) => {
+  const refusal = (changed: object, version = VERSION) => {
     const file = JSON.parse(writeWorkspace({ ...emptyWorkspace(), checks: [{ ...check(), ...changed }] })) as object;
     const result = readDocument(JSON.stringify({ ...file, version }));
     return result.ok ? [] : result.issues.map((i) => `${i.path}: ${i.message}`);

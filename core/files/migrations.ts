@@ -1,6 +1,7 @@
 import type { Migration } from './migrate.ts';
 import { from4To5 } from './to-v5.ts';
 import { from5To6 } from './to-v6.ts';
+import { document6To7, from6To7 } from './to-v7.ts';
 import { choice4, setup4, setupsWithChoices } from './to-v4.ts';
 
 /*
@@ -137,13 +138,19 @@ export const MIGRATIONS: readonly Migration[] = [
     name: 'how the strands lie at a device at the anchor, and how whoever arrives is clipped in',
     up: (document) => from5To6(document) as Json,
   },
+  {
+    from: 6,
+    name: 'condition of connectors, side of the gap, slant, slack, calls, practice of the hands',
+    up: (document) => document6To7(document),
+  },
 ];
 
 const check4 = (check: Json): Json => (isObject(check.setup) ? { ...check, setup: setup4(check.setup) } : check);
 
-/** One stored entry of a collection, from version 4 to 5, and from 5 to 6. */
+/** One stored entry of a collection: from version 4 to 5, from 5 to 6, from 6 to 7. */
 export const entryFrom4To5 = (entry: unknown): unknown => from4To5(entry);
 export const entryFrom5To6 = (entry: unknown): unknown => from5To6(entry);
+export const entryFrom6To7 = (entry: unknown): unknown => from6To7(entry);
 
 /** One stored entry of a collection, from version 3 to 4. Choices become set-ups: the database moves them. */
 export function entryFrom3To4(collection: string, entry: unknown): unknown {

@@ -71,6 +71,10 @@ function ordersOf(document: Document): [PropertyKey[], Sequence][] {
   return document.workspace.sequences.map((sequence, i) => [['workspace', 'sequences', i], sequence]);
 }
 
+const BEFORE_TRAININGS = {
+  kinds: ['workspace', 'setup', 'sequence'],
+  collections: ['items', 'people', 'setups', 'checks', 'uses', 'wayTests', 'sequences'],
+};
 /** What each version could hold, and which collections: more than that was not written by it. */
 const KNEW: Readonly<Record<number, { readonly kinds: readonly string[]; readonly collections: readonly string[] }>> = {
   1: { kinds: ['workspace', 'setup'], collections: ['items', 'people', 'setups', 'checks', 'uses'] },
@@ -82,10 +86,9 @@ const KNEW: Readonly<Record<number, { readonly kinds: readonly string[]; readonl
     kinds: ['workspace', 'setup', 'choice', 'sequence'],
     collections: ['items', 'people', 'setups', 'checks', 'uses', 'choices', 'wayTests', 'sequences'],
   },
-  4: {
-    kinds: ['workspace', 'setup', 'sequence'],
-    collections: ['items', 'people', 'setups', 'checks', 'uses', 'wayTests', 'sequences'],
-  },
+  4: BEFORE_TRAININGS,
+  5: BEFORE_TRAININGS,
+  6: BEFORE_TRAININGS,
 };
 
 /** A file that says an older version than it was written by: bringing it up would drop what that version did not know. */

@@ -16,7 +16,7 @@ const byId = <T extends { id: string }>(list: readonly T[]): T[] =>
 
 /** A whole workspace as a file; every list in the order of its ids, so that the order of storing does not show. */
 export function writeWorkspace(workspaceToWrite: Workspace): string {
-  const { items, people, setups, checks, uses, wayTests, sequences } = workspaceToWrite;
+  const { items, people, setups, checks, uses, wayTests, sequences, trainings } = workspaceToWrite;
   const workspace: Workspace = {
     items: byId(items),
     people: byId(people),
@@ -25,6 +25,7 @@ export function writeWorkspace(workspaceToWrite: Workspace): string {
     uses: byId(uses),
     wayTests: byId(wayTests),
     sequences: byId(sequences),
+    trainings: byId(trainings),
   };
   return print({ format: FORMAT, version: VERSION, kind: 'workspace', workspace });
 }

@@ -29,6 +29,8 @@ const VARIATIONS = 'core/assess/variations.test.ts';
 const LINES = 'core/parts/lines.test.ts';
 const FALSE = 'core/assess/false-assurance.test.ts';
 const GUIDE = 'core/parts/guide.test.ts';
+const SLACK = 'core/parts/slack.test.ts';
+const CALLS = 'core/parts/calls.test.ts';
 const CATCH = 'core/catch/catch-findings.test.ts';
 const RIG = 'core/parts/lines.test.ts';
 
@@ -104,8 +106,12 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'guide.crossed': ['Two ropes that cross below the device', GUIDE],
   'guide.gathered': ['Two ropes that cross, gathered by a connector', GUIDE],
   'guide.arriving': ['How whoever arrives is clipped in', GUIDE],
+  'guide.slack': ['Slack above who follows', SLACK],
+  'guide.pull': ['Pull that takes the rope in', SLACK],
+  'crew.calls': ['What two persons tell each other by', CALLS],
+  'crew.down': ['Lower or rappel, agreed', CALLS],
   'fit.not-tuned': ['Bollard tuned on this rope', FALSE],
-  'fit.upper-hole': ['Upper hole of a clamp on icy rope', FALSE],
+  'fit.upper-hole': ['Upper hole of a clamp on an icy or slanting rope', FALSE],
   'fit.wet-icy': ['Wet or icy rope in a device that grips by itself', FALSE],
   'friction.not-modelled': ['Braking of this family is not computed', HAND],
   'friction.hand-holds': ['Brake hand holds along the whole descent', HAND],

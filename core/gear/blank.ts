@@ -16,6 +16,7 @@ export const UNDECLARED_DEVICE = {
   eyeMm: null,
   plateMm: null,
   gapMm: null,
+  gapOpens: 'unknown',
   coverMm: null,
   notchMm: null,
   mustTurn: 'unknown',

@@ -143,6 +143,7 @@ export const connectorSchema = z.strictObject({
   strengthMajorKn: measure('strengthKn', 1, 60, 'Strength along').nullable(),
   strengthMinorKn: measure('strengthKn', 1, 60, 'Strength across').nullable(),
   strengthOpenKn: measure('strengthKn', 1, 60, 'Strength, gate open').nullable(),
+  condition: condition('connector'),
   keeper: yesNo('Held from turning', 'An anti-rotation bar, or a captive end, that stops it from settling across.'),
   narrowInsideWidthMm: under(
     CLIPPING,
@@ -226,6 +227,19 @@ export const deviceSchema = z.strictObject({
   ),
   plateMm: under(SEAT, measure('diameterMm', 0.5, 30, 'Thickness of one plate at the hole').nullable()),
   gapMm: under(SEAT, measure('diameterMm', 0, 60, 'Gap between the plates', '0 when there is one plate.').nullable()),
+  gapOpens: under(
+    SEAT,
+    choice(
+      {
+        both: 'On both sides',
+        free: 'Away from the brake strand',
+        brake: 'Toward the brake strand',
+        unknown: 'Not known',
+      },
+      'Gap or notch is open',
+      'Where a sleeve could come in, seen from the person, brake strand down.',
+    ),
+  ),
   coverMm: under(
     SEAT,
     measure(

@@ -2,4 +2,11 @@ export { checkers, endCheck, nextItem, sawEvent, withEvent } from './check-run.t
 export { checkEventSchema, WHO, type CheckEvent, type Who } from './events.ts';
 export { confirmers, itemStatus, type ItemState, type ItemStatus } from './item-status.ts';
 export { quickAnswers } from './pace.ts';
-export { checkRecordSchema, usageSchema, type CheckRecord, type UseRecord } from './records.ts';
+export {
+  checkRecordSchema,
+  trainingSchema,
+  usageSchema,
+  type CheckRecord,
+  type TrainingRecord,
+  type UseRecord,
+} from './records.ts';

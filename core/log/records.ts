@@ -54,6 +54,36 @@ export const checkRecordSchema = z
   });
 export type CheckRecord = z.infer<typeof checkRecordSchema>;
 
+/** One practice of the hands: what was held, how long, and how much of it off the brake strand. */
+export const trainingSchema = z.strictObject({
+  id: idSchema,
+  at: instantSchema,
+  person: z.strictObject({ id: idSchema, name: line('Person', 80, 1) }).nullable(),
+  belay: choice({ 'top-rope': 'Top rope', leader: 'Leader' }, 'Belay'),
+  device: choice({ tube: 'Tube', cam: 'Assisted cam' }, 'Device'),
+  hand: choice({ right: 'Right', left: 'Left' }, 'Brake hand'),
+  pace: choice({ calm: 'Calm, without a clock', timed: 'With falls at any time' }, 'Pace'),
+  seed: z.number().int().min(0),
+  lastedS: z.number().min(0).max(3600),
+  offBrakeS: z.number().min(0).max(3600),
+  aboveLineS: z.number().min(0).max(3600),
+  mostSlackM: z.number().min(0).max(100),
+  falls: z
+    .array(
+      z.strictObject({
+        atS: z.number().min(0).max(3600),
+        /** From the fall until the hand braked; null: it did not, or braked already. */
+        reactionS: z.number().min(0).max(60).nullable(),
+        fallenM: z.number().min(0).max(200),
+        slidM: z.number().min(0).max(200),
+        palmJ: z.number().min(0),
+        ended: z.enum(['held', 'ground']),
+      }),
+    )
+    .max(200),
+});
+export type TrainingRecord = z.infer<typeof trainingSchema>;
+
 export const usageSchema = z.strictObject({
   id: idSchema,
   at: instantSchema,

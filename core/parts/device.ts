@@ -159,7 +159,14 @@ const firstRope = (a: Attachment, { index }: Context): Ref => ropeSlots(linesOf(
 /** A device at the anchor: how the brake strand is led decides what it holds. */
 function ledUnknown(a: Attachment, ctx: Context): Finding[] {
   const end = deviceOf(a);
-  if (a.root.kind !== 'anchor' || !end?.item || end.brakeLed !== 'unknown' || !brakes(a, ctx.use(a))) return [];
+  if (
+    a.root.kind !== 'anchor' ||
+    !end?.item ||
+    end.brakeLed !== 'unknown' ||
+    end.brakeAngleDeg !== null ||
+    !brakes(a, ctx.use(a))
+  )
+    return [];
   return [
     finding({
       code: 'friction.brake-led-unknown',

@@ -78,7 +78,11 @@ describe('a plate at the anchor', () => {
       stop guide.arriving (device)
         While the hitch is laid on the connector, the plate is overridden: whoever arrives is not held.
         Turn by turn on the connector, the brake strand is led up beside the plate; loaded so, it lifts off what presses on it, and the rope runs.
-        Tie the clove hitch in the air and clip it at once, or clip an own lanyard first; then take the rope out of the plate."
+        Tie the clove hitch in the air and clip it at once, or clip an own lanyard first; then take the rope out of the plate.
+      clear guide.slack (device)
+        Little slack above who follows.
+        Close by, 3 m of rope catch a fall into 0.3 m of slack: 0.1× their length. The jerk can reach 3.8 kN (3 to 4.1).
+        = Slack 0.3 m; Rope out, close to the device 3 m; Fall factor 0.1×; Jerk 3.8 kN (3 to 4.1)"
     `);
   });
 

@@ -1,3 +1,6 @@
+export { CALL_WORDS, wordFor, type CallWord } from './call-words.ts';
+export { callsJudge, callsMatter, downMatters } from './calls.ts';
+export { belaysFromAbove, pullJudge, pullOf, slackJudge } from './slack.ts';
 export { chosenJudge, slotsOf, twiceJudge, type Slot } from './chosen.ts';
 export { connectorAt, connectors, connectorStrengthJudge, fits, gateJudge, rootJudge } from './connector.ts';
 export { conditionJudge } from './condition.ts';
@@ -10,7 +13,7 @@ export { handedJudge } from './handed.ts';
 export { labelJudge } from './label.ts';
 export { helmetJudge, massJudge } from './person.ts';
 export { arrivingJudge, crossedJudge, guides, loadStrandJudge, twoStrandsBelow } from './guide.ts';
-export { brakeSideJudge, hasSmoothSide, threadedJudge, tunedJudge, upperHoleJudge } from './threading.ts';
+export { brakeSideJudge, canComeOff, hasSmoothSide, threadedJudge, tunedJudge, upperHoleJudge } from './threading.ts';
 export { weatherJudge } from './weather.ts';
 export { JOB_QUESTIONS, questionsOf, type Question } from './questions.ts';
 export { anchorJudge, edgeJudge, heightsJudge } from './site.ts';

@@ -16,7 +16,9 @@ import { sharedPlaces } from './chosen.ts';
 import type { Context } from './context.ts';
 import { about, between, type Claim } from './judge.ts';
 import { guides, twoStrandsBelow } from './guide.ts';
-import { hasSmoothSide } from './threading.ts';
+import { callsMatter, downMatters } from './calls.ts';
+import { belaysFromAbove } from './slack.ts';
+import { canComeOff, hasSmoothSide } from './threading.ts';
 
 /** Something that has to be asked about this rig. */
 export interface Question {
@@ -51,6 +53,12 @@ function ofElements(ctx: Context): Question[] {
           chosen(id),
           ask([id], about(id, 'mass'), 'whether the gear is made for this mass'),
           ask([id], about(id, 'helmet'), 'the helmet'),
+          ...(thing.person.role === 'belayer' && callsMatter(ctx.setup)
+            ? [
+                ask([id], about(id, 'calls'), 'what the two tell each other'),
+                ...(downMatters(ctx.setup) ? [ask([id], about(id, 'down'), 'how the climber comes down')] : []),
+              ]
+            : []),
         ];
       case 'harness':
         return [chosen(id), condition(id)];
@@ -85,6 +93,7 @@ function ofElements(ctx: Context): Question[] {
       case 'connector':
         return [
           chosen(id),
+          condition(id),
           ask([id], about(id, 'gate'), 'the gate of the connector'),
           ask([id], about(id, 'strength'), 'the strength of the connector'),
         ];
@@ -116,7 +125,7 @@ function ofDevice(ctx: Context, a: Attachment): Question[] {
   const item = deviceOf(a)?.item;
   if (!item) return [];
   const { id } = a.end;
-  const { tied, tuned, teeth, aidOnly } = traitsOf(item.family);
+  const { tied, tuned } = traitsOf(item.family);
   return [
     ...(tied ? [] : [ask([id], about(id, 'threaded'), 'how the rope runs through it')]),
     ...(hasSmoothSide(a, ctx) ? [ask([id], about(id, 'brake-side'), 'which side the brake strand runs over')] : []),
@@ -128,8 +137,14 @@ function ofDevice(ctx: Context, a: Attachment): Question[] {
       : []),
     ...(twoStrandsBelow(a, ctx) ? [ask([id], about(id, 'crossed'), 'how the two ropes lie')] : []),
     ...(tuned ? [ask([id], about(id, 'tuned'), 'on which rope it was tuned')] : []),
-    ...(teeth && !aidOnly && ctx.setup.site.weather === 'icy'
-      ? [ask([id], about(id, 'upper-hole'), 'what holds it at the icy rope')]
+    ...(a.end.kind === 'device' && canComeOff(a.end, ctx)
+      ? [ask([id], about(id, 'upper-hole'), 'what keeps it on the rope')]
+      : []),
+    ...(belaysFromAbove(a, ctx)
+      ? [
+          ask([id], about(id, 'slack'), 'slack above who follows'),
+          ask([id], about(id, 'pull'), 'how hard taking in pulls'),
+        ]
       : []),
   ];
 }

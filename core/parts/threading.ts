@@ -1,6 +1,6 @@
 import { finding, literal, type Finding, type Ref, type Severity } from '../finding/index.ts';
 import { inGuideMode } from '../fit/index.ts';
-import { traitsOf } from '../gear/index.ts';
+import { JOB_FACTS, traitsOf } from '../gear/index.ts';
 import { deviceOf, linesOf, type Attachment, type DeviceEnd } from '../rig/index.ts';
 import type { Context } from './context.ts';
 import { about, type Judge } from './judge.ts';
@@ -119,32 +119,44 @@ export const tunedJudge: Judge = {
   reads: (ref) => [ref],
 };
 
-const onIcyTeeth = (end: DeviceEnd, { setup }: Context): boolean =>
+const slants = ({ setup: { site, job } }: Context): boolean => JOB_FACTS[job].climbs && site.slant !== 'plumb';
+/** Ice keeps a cam from closing, and a rope that slants pulls a clamp sideways. */
+export const canComeOff = (end: DeviceEnd, ctx: Context): boolean =>
   end.item !== null &&
-  setup.site.weather === 'icy' &&
+  (ctx.setup.site.weather === 'icy' || slants(ctx)) &&
   traitsOf(end.item.family).teeth &&
   !traitsOf(end.item.family).aidOnly;
 
-/** On icy rope a toothed clamp that comes off is held at the rope by a connector through its upper hole, and by nothing else. */
+/** On icy or slanting rope a toothed clamp that comes off is held at it by a connector through its upper hole, and by nothing else. */
 export const upperHoleJudge: Judge = {
   id: 'upper-hole',
-  subjects: (ctx) => ends(ctx).flatMap(({ end }) => (end.item === null || onIcyTeeth(end, ctx) ? [end.id] : [])),
+  subjects: (ctx) => ends(ctx).flatMap(({ end }) => (end.item === null || canComeOff(end, ctx) ? [end.id] : [])),
   claims: (ref) => [about(ref, 'upper-hole')],
   judge: (ref, ctx) => {
     const end = endAt(ref, ctx);
-    if (!onIcyTeeth(end, ctx) || end.upperHole === 'clipped') return [];
-    const open = end.upperHole === 'open';
+    if (!canComeOff(end, ctx) || end.upperHole === 'clipped') return [];
+    const { weather, slant } = ctx.setup.site;
+    const icy = weather === 'icy';
+    const open = end.upperHole === 'open' && (icy || slant === 'slanting');
     const name = literal(end.item!.name);
+    const rope = icy
+      ? 'icy rope'
+      : slant === 'slanting'
+        ? 'slanting rope'
+        : 'rope, of which it is not said whether it slants';
     return [
       finding({
         code: 'fit.upper-hole',
         severity: open ? 'stop' : 'untested',
         subject: [ref],
-        says: open
-          ? `No connector goes through the upper hole of ${name} around the icy rope.`
-          : `It is not said whether a connector goes through the upper hole of ${name} around the icy rope.`,
-        because: 'Ice keeps the cam from closing, and the clamp can come off the rope sideways.',
-        remedy: 'Clip a connector through its upper hole around the rope, and clean the teeth before each stroke.',
+        says:
+          end.upperHole === 'open'
+            ? `No connector goes through the upper hole of ${name} around the ${rope}.`
+            : `It is not said whether a connector goes through the upper hole of ${name} around the ${rope}.`,
+        because: icy
+          ? 'Ice keeps the cam from closing, and the clamp can come off the rope sideways.'
+          : 'A rope that slants by more than 20 degrees pulls the clamp sideways, and can come out of it.',
+        remedy: `Clip a connector through its upper hole around the rope${icy ? ', and clean the teeth before each stroke' : ''}.`,
       }),
     ];
   },

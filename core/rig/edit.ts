@@ -15,7 +15,11 @@ const pathsKnown = new WeakMap<Setup, ReadonlyMap<Ref, Path>>();
 function pathsOf(setup: Setup): ReadonlyMap<Ref, Path> {
   const there = pathsKnown.get(setup);
   if (there) return there;
-  const found = new Map<Ref, Path>([['site', ['site']]]);
+  const found = new Map<Ref, Path>([
+    ['site', ['site']],
+    ['calls', ['calls']],
+    ['calls-words', ['calls', 'words']],
+  ]);
   const walk = (value: unknown, path: Path) => {
     if (Array.isArray(value)) value.forEach((entry, i) => walk(entry, [...path, i]));
     else if (isObject(value)) {
@@ -91,7 +95,7 @@ export function elementAt(setup: Setup, ref: Ref): Readonly<Json> | undefined {
   return path?.reduce<unknown>((at, key) => (at as Json)[key], setup) as Json | undefined;
 }
 
-/** Every fact of the persons, the attachments and the rope ends that has to be said, set by `value`, which gets how it is meant to be. */
+/** Every fact of the persons, their calls, the attachments and the rope ends that has to be said, set by `value`, which gets how it is meant to be. */
 function mapSaid(setup: Setup, value: (good: string, now: string) => string): Setup {
   const walk = (schema: z.ZodType, at: unknown): unknown => {
     const good = goodOf(schema);
@@ -114,10 +118,11 @@ function mapSaid(setup: Setup, value: (good: string, now: string) => string): Se
     }
     return at;
   };
-  const { attachments, lines, persons } = setupSchema.shape;
+  const { attachments, calls, lines, persons } = setupSchema.shape;
   const walkedLines = walk(lines, setup.lines) as Setup['lines'];
   return {
     ...setup,
+    calls: walk(calls, setup.calls) as Setup['calls'],
     persons: walk(persons, setup.persons) as Setup['persons'],
     attachments: walk(attachments, setup.attachments) as Setup['attachments'],
     // How a rope is tied at the anchor is a choice that a plan keeps; what closes its ends is rigging.
@@ -129,7 +134,24 @@ function mapSaid(setup: Setup, value: (good: string, now: string) => string): Se
   };
 }
 
+/** Slack above who follows, as it is meant to be. */
+const LITTLE_SLACK_M = 0.2;
+const withSlack = (setup: Setup, slackM: number | null): Setup => ({
+  ...setup,
+  attachments: setup.attachments.map((a) =>
+    a.end.kind === 'device' && a.root.kind === 'anchor' ? { ...a, end: { ...a.end, slackM } } : a,
+  ),
+});
+
 /** As it is meant to be rigged: what a plan can be judged by before anybody has rigged it. */
-export const wellRigged = (setup: Setup): Setup => mapSaid(setup, (good) => good);
+export const wellRigged = (setup: Setup): Setup =>
+  withSlack(
+    mapSaid(setup, (good) => good),
+    LITTLE_SLACK_M,
+  );
 /** What was not rigged yet is not known. */
-export const notRigged = (setup: Setup): Setup => mapSaid(setup, () => 'unknown');
+export const notRigged = (setup: Setup): Setup =>
+  withSlack(
+    mapSaid(setup, () => 'unknown'),
+    null,
+  );

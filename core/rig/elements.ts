@@ -42,6 +42,12 @@ export const siteSchema = z.strictObject({
     undefined,
     'Not known',
   ),
+  slant: said(
+    { plumb: 'Straight down', slanting: 'Aslant, by more than 20°' },
+    'plumb',
+    'The rope one goes up hangs',
+    'A rope that slants pulls a clamp sideways, and can come out of it.',
+  ),
   steepness: choice({ low: 'Low angle', steep: 'Steep', free: 'Hanging free' }, 'Ground'),
   weather: choice(WEATHER, 'Rope and device are'),
 });
@@ -55,6 +61,35 @@ export const ROLES = {
   partner: 'Partner',
 } as const;
 export type Role = keyof typeof ROLES;
+
+export const CALL_IDS = ['on-belay', 'climbing', 'slack', 'take', 'lower', 'off-belay', 'rope-free', 'rock'] as const;
+export type CallId = (typeof CALL_IDS)[number];
+
+/** What two persons have agreed to tell each other. An empty word: the usual one. */
+export const callsSchema = z.strictObject({
+  by: said(
+    {
+      voice: 'Voice, and we hear each other',
+      signs: 'Signs, and we see each other',
+      tugs: 'Tugs on the rope',
+      none: 'Nothing agreed',
+    },
+    'voice',
+    'We tell each other by',
+  ),
+  down: said(
+    {
+      lower: 'Is lowered by the belayer',
+      rappel: 'Rappels',
+      stays: 'Stays up or walks off',
+    },
+    'lower',
+    'At the top the climber',
+  ),
+  words: z.strictObject(
+    Object.fromEntries(CALL_IDS.map((id) => [id, text('Own word', 40)])) as Record<CallId, z.ZodString>,
+  ),
+});
 
 /** A person with what is worn; harness, brake hand and leg loop have names of their own, since findings point at them. */
 export const rigPersonSchema = z.strictObject({
@@ -285,6 +320,22 @@ export const deviceEndSchema = z.strictObject({
     'clipped',
     'In its upper hole is',
   ),
+  /** Of a device at the anchor: what was measured beats where the strand is led. */
+  brakeAngleDeg: measure(
+    'angleDeg',
+    0,
+    180,
+    'Between the loaded and the brake strand',
+    'How far the brake strand is bent back: 0 beside the load, 180 opposite to it. Empty: as it is led.',
+  ).nullable(),
+  /** Of a device at the anchor: what is not taken in. */
+  slackM: measure(
+    'lengthM',
+    0,
+    10,
+    'Slack above who follows, at most',
+    'What is not taken in while you look away, clip or eat.',
+  ).nullable(),
   /** A plate at the anchor that grips by itself: the loaded strand presses on the brake strand. */
   loadStrand: said(
     { above: 'Above the brake strand', below: 'Below the brake strand' },
@@ -382,6 +433,7 @@ export const attachmentSchema = z.strictObject({
   end: endKindSchema,
 });
 
+export type Calls = z.infer<typeof callsSchema>;
 export type Site = z.infer<typeof siteSchema>;
 export type RigPerson = z.infer<typeof rigPersonSchema>;
 export type RigAnchor = z.infer<typeof anchorSchema>;

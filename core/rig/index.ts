@@ -7,6 +7,8 @@ export {
   siteSchema,
   STRANDS,
   anchorSchema,
+  CALL_IDS,
+  callsSchema,
   connectorPieceSchema,
   deviceEndSchema,
   doubledSchema,
@@ -15,6 +17,8 @@ export {
   knotEndSchema,
   slingPieceSchema,
   type Attachment,
+  type CallId,
+  type Calls,
   type ConnectorPiece,
   type DeviceEnd,
   type EndPart,
@@ -30,7 +34,7 @@ export {
   type Site,
   type SlingPiece,
 } from './elements.ts';
-export { brakeAngleOf, jobOf, loadOf, onSmoothSide, useOf } from './load.ts';
+export { brakeAngleOf, jobOf, loadOf, onSmoothSide, slackFactor, useOf } from './load.ts';
 export { rigIssues, setupSchema, SITE_REFS, TEMPLATE_IDS, type Setup, type TemplateId } from './model.ts';
 export {
   belaysFromHarness,
@@ -55,6 +59,7 @@ export {
 } from './rig.ts';
 export { goodOf, said } from './said.ts';
 export {
+  BLANK_CALLS,
   blankSetup,
   BLANK_SITE,
   templateFor,

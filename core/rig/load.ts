@@ -1,4 +1,4 @@
-import { constant } from '../sources/index.ts';
+import { constant, threshold } from '../sources/index.ts';
 import { interval, mapRising, scale, timesIndependent, type Interval } from '../units/index.ts';
 import { brakeOf, deviceExponent, handForceN, sheathOfBoth, type Conditions } from '../friction/index.ts';
 import {
@@ -23,9 +23,25 @@ export function useOf(index: RigIndex, a: Attachment): UseCase {
   return { ...usualUse(job), strands, hangsOn: a.root.kind === 'anchor' ? 'anchor' : 'harness' };
 }
 
-/** How far the brake strand is bent away from the loaded strand, rad. On a harness the hand pulls down, the load up. */
+/** How far the brake strand is bent away from the loaded strand, rad. On a harness the hand pulls down, the load up; at an anchor what
+ * was measured counts, else how it is led, and straight down where that is not said. */
 export const brakeAngleOf = (a: Attachment): number =>
-  a.root.kind === 'anchor' && a.end.kind === 'device' && a.end.brakeLed !== 'redirected' ? 0 : Math.PI;
+  a.root.kind !== 'anchor' || a.end.kind !== 'device'
+    ? Math.PI
+    : a.end.brakeAngleDeg !== null
+      ? (a.end.brakeAngleDeg * Math.PI) / 180
+      : a.end.brakeLed === 'redirected'
+        ? Math.PI
+        : 0;
+
+/** Fall factor of this much slack above somebody who is close to the device, where there is little rope to stretch. */
+export const slackFactor = (slackM: number): number => slackM / threshold('secondNearM');
+
+/** What is not taken in above a second can be more than the job is reckoned with; it is never reckoned with less. */
+const withSlack = (factor: Interval | null, end: DeviceEnd | null): Interval | null =>
+  factor === null || end === null || end.slackM === null
+    ? factor
+    : interval(factor.low, factor.best, Math.max(factor.high, slackFactor(end.slackM)));
 
 /** Reckoned as over the smooth side, the weaker one, until it is said that the brake strand lies in the grooves. */
 export const onSmoothSide = (end: DeviceEnd): boolean => end.brakeSide !== 'grooves';
@@ -88,7 +104,7 @@ export function loadOf(index: RigIndex, a: Attachment): LoadCase | null {
     climbs,
     hangsOn,
     massKg: person.massKg,
-    fallFactor,
+    fallFactor: withSlack(fallFactor, deviceOf(a)),
     modulusKn: modulusOf(index, a),
     // Where nobody falls nothing slips in a catch: a plan makes thousands of loads.
     slipKn: fallFactor ? slipOf(index, a) : null,

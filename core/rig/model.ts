@@ -5,6 +5,7 @@ import { choice, idSchema, instantSchema, JOBS, line as text, note } from '../ge
 import {
   anchorSchema,
   attachmentSchema,
+  callsSchema,
   lineSchema,
   rigPersonSchema,
   siteSchema,
@@ -45,6 +46,7 @@ const shape = z.strictObject({
   createdAt: instantSchema,
   updatedAt: instantSchema,
   site: siteSchema,
+  calls: callsSchema,
   persons: z.array(rigPersonSchema).min(1).max(6),
   anchors: z.array(anchorSchema).min(1).max(6),
   lines: z.array(lineSchema).min(1).max(6),

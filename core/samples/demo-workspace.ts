@@ -37,5 +37,6 @@ export function demoWorkspace(): Workspace {
     uses: [...uses],
     wayTests: [...demoTests],
     sequences: [...demoSequences],
+    trainings: [],
   });
 }

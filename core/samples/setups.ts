@@ -1,7 +1,7 @@
 import type { WayTest } from '../connector/index.ts';
 import type { Ref } from '../finding/index.ts';
 import { MUNTER, type Device, type Item, type Person } from '../gear/index.ts';
-import { slotsOf } from '../parts/index.ts';
+import { callsMatter, downMatters, slotsOf } from '../parts/index.ts';
 import { blankSetup, wellRigged, withFields, withItem, type Setup, type Site, type TemplateId } from '../rig/index.ts';
 import {
   clubItems,
@@ -70,8 +70,10 @@ const FROM_RIGHT = { end: 'broad', from: 'right', gate: 'free' } as const;
 /** A template with everything chosen and rigged as it is meant to be, and then as the fields say. */
 function made(template: TemplateId, { id, name, at, site, items, fields = {}, note = '' }: Made): Setup {
   let setup = wellRigged(blankSetup(template, { id, name, now: at }));
-  setup = withFields(setup, 'site', { steepness: 'steep', edge: 'rounded', ...site });
+  setup = withFields(setup, 'site', { steepness: 'steep', edge: 'rounded', slant: 'plumb', ...site });
   setup = withFields(setup, 'anchor', { through: 'rings', points: 'several' });
+  if (callsMatter(setup))
+    setup = withFields(setup, 'calls', { by: 'voice', down: downMatters(setup) ? 'lower' : 'unknown' });
   for (const [ref, item] of Object.entries(items)) setup = withItem(setup, ref, item);
   for (const [ref, more] of Object.entries(fields)) setup = withFields(setup, ref, more);
   return { ...setup, note };
@@ -281,6 +283,7 @@ const belaySecond = made('belay-second', {
     device: device('device-weir'),
     deviceConnector: keptPear,
   },
+  fields: { device: { slackM: 0.3 } },
 });
 
 const belaySeconds = made('belay-seconds', {
@@ -299,6 +302,7 @@ const belaySeconds = made('belay-seconds', {
     device: device('device-weir'),
     deviceConnector: keptPear,
   },
+  fields: { device: { slackM: 0.3 } },
 });
 
 const ascend = made('ascend', {

@@ -322,6 +322,18 @@ export const CONSTANTS = {
   ),
   gatherLeastM: one(3, 'm', 'nearest connector below the device that gathers two ropes', 'practice-guide-plate'),
   gatherMostM: one(6, 'm', 'farthest connector below the device that gathers two ropes', 'practice-guide-plate'),
+  secondNearM: one(3, 'm', 'rope out at which slack above a second is reckoned: close to the device', 'memory-fall'),
+  slackMindFactor: one(0.1, '1', 'fall factor of slack above a second from which one minds', 'practice-guide-plate'),
+  slackStopFactor: one(0.3, '1', 'fall factor of slack above a second from which it is a stop', 'practice-guide-plate'),
+  takeInFactor: c(
+    2,
+    3,
+    4,
+    '1',
+    'pull that takes rope in through a plate at the anchor, over the weight of the rope below',
+    'memory-friction',
+  ),
+  pullMindN: one(100, 'N', 'pull that takes rope in, above which one minds', 'practice-guide-plate'),
   knotBelowM: one(5, 'm', 'farthest knot below the device that one counts on', 'practice-single-points'),
   // the catch
   ropeDamping: c(0.08, 0.15, 0.25, '1', 'damping of a rope in a catch, as a share of the critical one', 'memory-catch'),

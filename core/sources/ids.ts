@@ -63,6 +63,7 @@ export const SOURCE_IDS = [
   'practice-belay-mass',
   'practice-catch',
   'practice-guide-plate',
+  'practice-calls',
   'practice-two-attachments',
   'practice-base-tie',
   'practice-unlike-strands',

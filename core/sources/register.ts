@@ -296,6 +296,10 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
     'Common practice: a plate at the anchor for one or two seconds',
     'The loaded strand lies above and presses on the brake strand. Two ropes are kept side by side, gathered by a connector some metres below; crossed, the lower one is not held. Whoever arrives is clipped in without leading the brake strand up and loading it.',
   ),
+  'practice-calls': practice(
+    'Common practice: calls',
+    'A call has a name and a word, and is answered; silence is no answer. Off belay only when locked and loaded elsewhere. Whether the climber is lowered or rappels is agreed on the ground. Where one cannot hear, tugs or signs are agreed before.',
+  ),
   'practice-catch': practice(
     'Common practice: catching a fall',
     'The device must not be drawn into the first runner: a cam is pressed open there, a hand is drawn in and lets go. A body’s length stays free below the feet. Stand close to the wall, with little slack; step up where nothing is hit.',

@@ -21,6 +21,7 @@ export type Quantity =
   | 'strengthKn'
   | 'linearDensityGPerM'
   | 'energyJ'
+  | 'angleDeg'
   | 'percent'
   | 'ratio'
   | 'count';
@@ -103,6 +104,13 @@ export const QUANTITIES: Readonly<Record<Quantity, QuantitySpec>> = {
       { names: ['ft·lbf', 'ft-lbf', 'ft lbf'], toBase: (N_PER_LBF * MM_PER_FOOT) / 1000 },
     ],
     preferred: { metric: { unit: 0, decimals: 0 }, imperial: { unit: 1, decimals: 0 } },
+  },
+  angleDeg: {
+    units: [
+      { names: ['°', 'deg', 'degree', 'degrees'], toBase: 1 },
+      { names: ['rad', 'radian', 'radians'], toBase: 180 / Math.PI },
+    ],
+    preferred: { metric: { unit: 0, decimals: 0 }, imperial: { unit: 0, decimals: 0 } },
   },
   percent: {
     units: [{ names: ['%', 'percent'], toBase: 1 }],

@@ -2,6 +2,7 @@
 import 'fake-indexeddb/auto';
 import { IDBFactory, IDBObjectStore } from 'fake-indexeddb';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { emptyWorkspace } from '@core/files';
 import { club } from '@core/samples';
 import { openDatabase } from '../storage/database';
 import { saveItem } from '../store/edits';
@@ -96,9 +97,7 @@ describe('leaving a workspace', () => {
 it('the demo is filled once, and stays empty when somebody has wiped it', async () => {
   const first = await enter('demo');
   expect(first.store.getState().workspace.data.items.length).toBeGreaterThan(10);
-  await first.sync.replace((database) =>
-    database.replace({ items: [], people: [], setups: [], checks: [], uses: [], wayTests: [], sequences: [] }),
-  );
+  await first.sync.replace((database) => database.replace(emptyWorkspace()));
   leave('demo');
   await vi.waitFor(async () => {
     const again = await enter('demo');

@@ -71,10 +71,15 @@ describe('a database of an older version', () => {
   it.each([
     [
       4,
-      /^(condition|stiffness|impactForceKn|helmet|stands|threaded|brakeSide|tuned|upperHole|tiedAt|loadStrand|strandsLie|gatheredM|arriving)$/,
+      /^(condition|stiffness|impactForceKn|helmet|stands|threaded|brakeSide|tuned|upperHole|tiedAt|loadStrand|strandsLie|gatheredM|arriving|gapOpens|slant|slackM|brakeAngleDeg|calls|trainings)$/,
       '"helmet"',
     ],
-    [5, /^(loadStrand|strandsLie|gatheredM|arriving)$/, '"loadStrand"'],
+    [
+      5,
+      /^(loadStrand|strandsLie|gatheredM|arriving|gapOpens|slant|slackM|brakeAngleDeg|calls|trainings)$/,
+      '"loadStrand"',
+    ],
+    [6, /^(gapOpens|slant|slackM|brakeAngleDeg|calls|trainings)$/, '"slant"'],
   ] as const)(
     'version %s opens with everything: what later ones ask is not known, in records as well',
     async (version, added, gone) => {

@@ -1,5 +1,12 @@
 import type { IDBPDatabase, IDBPTransaction } from 'idb';
-import { entryFrom1To2, entryFrom3To4, entryFrom4To5, entryFrom5To6, setupsWithChoices } from '@core/files';
+import {
+  entryFrom1To2,
+  entryFrom3To4,
+  entryFrom4To5,
+  entryFrom5To6,
+  entryFrom6To7,
+  setupsWithChoices,
+} from '@core/files';
 
 export type UpgradeTransaction = IDBPTransaction<unknown, string[], 'versionchange'>;
 
@@ -26,8 +33,10 @@ export async function bringUp(database: IDBPDatabase, tx: UpgradeTransaction, fr
       await each(collection, (doc) => entryFrom3To4(collection, doc));
     if (there.includes('choices')) await moveChoices(database, tx);
   }
+  const since4 = (doc: unknown) => (from < 5 ? entryFrom4To5(doc) : doc);
+  const since5 = (doc: unknown) => (from < 6 ? entryFrom5To6(since4(doc)) : doc);
   for (const collection of there.filter((c) => c !== 'choices'))
-    await each(collection, (doc) => entryFrom5To6(from < 5 ? entryFrom4To5(doc) : doc));
+    await each(collection, (doc) => entryFrom6To7(since5(doc)));
 }
 
 async function moveChoices(database: IDBPDatabase, tx: UpgradeTransaction): Promise<void> {

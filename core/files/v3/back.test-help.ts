@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import type { z } from 'zod';
 import { fieldMeta, type Item } from '../../gear/index.ts';
-import { deviceOf, hitchOf, mainConnector, slingOf, type Setup } from '../../rig/index.ts';
+import { BLANK_CALLS, deviceOf, hitchOf, mainConnector, slingOf, type Setup } from '../../rig/index.ts';
 import { club } from '../../samples/index.ts';
 import type { Workspace } from '../documents.ts';
 import type { choice3Schema } from './choice.ts';
@@ -19,23 +19,50 @@ const ADDED_BY_5 = new Set(
   'condition stiffness impactForceKn helmet stands threaded brakeSide tuned upperHole tiedAt'.split(' '),
 );
 const ADDED_BY_6 = new Set(['loadStrand', 'strandsLie', 'gatheredM', 'arriving']);
-/** What versions 5 and 6 added, taken out again wherever it stands. */
-export const without5 = <T>(value: T): T =>
-  JSON.parse(
-    JSON.stringify(value, (key, x: unknown) => (ADDED_BY_5.has(key) || ADDED_BY_6.has(key) ? undefined : x)),
-  ) as T;
-/** What version 6 added, as it is where an older version did not know it. */
-export const unknown6 = <T>(value: T): T =>
-  JSON.parse(
-    JSON.stringify(value, (key, x: unknown) => (!ADDED_BY_6.has(key) ? x : key === 'gatheredM' ? null : 'unknown')),
-  ) as T;
+const ADDED_BY_7 = new Set(['gapOpens', 'slant', 'brakeAngleDeg', 'slackM', 'calls', 'trainings']);
+const OPEN: Readonly<Record<string, unknown>> = {
+  impactForceKn: null,
+  stands: 'free',
+  gatheredM: null,
+  brakeAngleDeg: null,
+  slackM: null,
+  calls: BLANK_CALLS,
+  trainings: [],
+};
+const byVersion = (key: string, of: unknown): number =>
+  ADDED_BY_7.has(key) || (key === 'condition' && (of as { kind?: string }).kind === 'connector')
+    ? 7
+    : ADDED_BY_6.has(key)
+      ? 6
+      : ADDED_BY_5.has(key)
+        ? 5
+        : 1;
+
+/** What version `since` and later ones added becomes `value` of its key, wherever it stands; undefined takes it out. */
+function since<T>(value: T, version: number, instead: (key: string) => unknown): T {
+  const walk = (at: unknown): unknown => {
+    if (Array.isArray(at)) return at.map(walk);
+    if (at === null || typeof at !== 'object') return at;
+    return Object.fromEntries(
+      Object.entries(at).flatMap(([key, x]) => {
+        if (byVersion(key, at) < version) return [[key, walk(x)]];
+        const other = instead(key);
+        return other === undefined ? [] : [[key, other]];
+      }),
+    );
+  };
+  return walk(value) as T;
+}
+
+/** What versions 5 to 7 added, taken out again wherever it stands. */
+export const without5 = <T>(value: T): T => since(value, 5, () => undefined);
+const open = (key: string) => (key in OPEN ? OPEN[key] : 'unknown');
+/** What version 7 added, as it is where an older version did not know it. */
+export const unknown7 = <T>(value: T): T => since(value, 7, open);
+/** And what version 6 added. */
+export const unknown6 = <T>(value: T): T => since(value, 6, open);
 /** And what version 5 added. */
-export const unknown5 = <T>(value: T): T =>
-  JSON.parse(
-    JSON.stringify(unknown6(value), (key, x: unknown) =>
-      !ADDED_BY_5.has(key) ? x : key === 'impactForceKn' ? null : key === 'stands' ? 'free' : 'unknown',
-    ),
-  ) as T;
+export const unknown5 = <T>(value: T): T => since(value, 5, open);
 
 /** The set-up of version 3 that this rig was made from. */
 export function backToV3(now: Setup): Setup3 {

@@ -1,11 +1,15 @@
-/* Items as they stood up to version 4: what version 5 added is taken away again. */
+/* Items as they stood up to version 4: what versions 5 and 7 added is taken away again. */
 import {
+  connectorSchema as connector,
+  deviceSchema as device,
   cordSchema as cord,
   harnessSchema as harness,
   ropeSchema as rope,
   slingSchema as sling,
 } from '../../gear/index.ts';
 
+export const connectorSchema = connector.omit({ condition: true });
+export const deviceSchema = device.omit({ gapOpens: true });
 export const ropeSchema = rope.omit({ condition: true, stiffness: true, impactForceKn: true });
 export const cordSchema = cord.omit({ condition: true });
 export const slingSchema = sling.omit({ condition: true });

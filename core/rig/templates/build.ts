@@ -105,6 +105,8 @@ export const device = (id: Ref, where: DeviceEnd['on'], hand: Ref | null): Devic
   brakeSide: 'unknown',
   tuned: 'unknown',
   upperHole: 'unknown',
+  brakeAngleDeg: null,
+  slackM: null,
   loadStrand: 'unknown',
   strandsLie: 'unknown',
   gatheredM: null,

@@ -1,6 +1,14 @@
 import type { Ref } from '../../finding/index.ts';
 import type { Job } from '../../gear/index.ts';
-import type { Attachment, RigAnchor, RigLine, RigPerson, Site } from '../elements.ts';
+import {
+  CALL_IDS,
+  type Attachment,
+  type Calls,
+  type RigAnchor,
+  type RigLine,
+  type RigPerson,
+  type Site,
+} from '../elements.ts';
 import type { Setup, TemplateId } from '../model.ts';
 import {
   alongOf,
@@ -252,8 +260,16 @@ export const BLANK_SITE: Site = {
   stanceHeightM: 0,
   extraLineM: 0,
   edge: 'unknown',
+  slant: 'unknown',
   steepness: 'steep',
   weather: 'dry',
+};
+
+/** Nothing agreed yet; every call has its usual word. */
+export const BLANK_CALLS: Calls = {
+  by: 'unknown',
+  down: 'unknown',
+  words: Object.fromEntries(CALL_IDS.map((id) => [id, ''])) as Calls['words'],
 };
 
 /** A new set-up in which nothing is chosen or said yet, so that its verdict is *not tested*. */
@@ -268,6 +284,7 @@ export function blankSetup(id: TemplateId, own: { id: string; name: string; now:
     createdAt: own.now,
     updatedAt: own.now,
     site: { ...BLANK_SITE, ...template.site },
+    calls: BLANK_CALLS,
     persons,
     anchors,
     lines,

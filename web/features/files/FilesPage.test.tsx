@@ -31,7 +31,7 @@ vi.mock('../../workers/files', () => ({
 }));
 
 const demo = demoWorkspace();
-const counts = { items: 27, people: 3, setups: 16, checks: 0, uses: 2, wayTests: 2, sequences: 1 };
+const counts = { items: 27, people: 3, setups: 16, checks: 0, uses: 2, wayTests: 2, sequences: 1, trainings: 0 };
 const aWorkspace: Read = { kind: 'workspace', counts };
 
 /** A database that ends up with the demo when it is replaced. */

@@ -35,6 +35,7 @@ const WORDS: Readonly<Record<keyof Workspace, readonly [string, string]>> = {
   uses: ['use', 'uses'],
   wayTests: ['own test', 'own tests'],
   sequences: ['order of steps', 'orders of steps'],
+  trainings: ['practice of the hands', 'practices of the hands'],
 };
 const countsOf = (workspace: Workspace): Counts =>
   Object.fromEntries(COLLECTIONS.map((c) => [c, workspace[c].length])) as Record<Collection, number>;

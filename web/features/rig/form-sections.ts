@@ -1,11 +1,25 @@
 import type { z } from 'zod';
 import type { Ref } from '@core/finding';
-import { traitsOf } from '@core/gear';
-import { contextOf, guides, hasSmoothSide, slotsOf, twoStrandsBelow, type Slot } from '@core/parts';
+import { JOB_FACTS, traitsOf } from '@core/gear';
+import {
+  belaysFromAbove,
+  CALL_WORDS,
+  callsMatter,
+  canComeOff,
+  contextOf,
+  downMatters,
+  guides,
+  hasSmoothSide,
+  slotsOf,
+  twoStrandsBelow,
+  type Slot,
+} from '@core/parts';
 import {
   anchorSchema,
   belaysFromHarness,
   besideConnector,
+  CALL_IDS,
+  callsSchema,
   connectorPieceSchema,
   deviceEndSchema,
   deviceOf,
@@ -94,11 +108,35 @@ export function formSections(setup: Setup): Section[] {
             fact(a.id, anchorSchema.shape, 'points', i === 0 ? undefined : `Points${more}`),
           ];
         }),
-        ...facts('site', siteSchema.shape, 'edge', 'steepness', 'weather'),
+        ...facts(
+          'site',
+          siteSchema.shape,
+          'edge',
+          'steepness',
+          ...(JOB_FACTS[setup.job].climbs ? ['slant'] : []),
+          'weather',
+        ),
       ],
     },
     ...setup.lines.map((line, i) => lineSection(setup, line, i, slot, nameAt)),
     ...setup.attachments.flatMap((a) => attachmentSections(setup, a, slot, nameAt)),
+    ...(callsMatter(setup)
+      ? [
+          {
+            id: 'calls',
+            title: 'Calls',
+            note: { voice: 'by voice', signs: 'by signs', tugs: 'by tugs', none: 'nothing agreed', unknown: '' }[
+              setup.calls.by
+            ],
+            fields: [
+              ...facts('calls', callsSchema.shape, 'by', ...(downMatters(setup) ? ['down'] : [])),
+              ...CALL_IDS.map((id) =>
+                fact('calls-words', callsSchema.shape.words.shape, id, `Own word for “${CALL_WORDS[id].word}”`),
+              ),
+            ],
+          },
+        ]
+      : []),
   ];
 }
 
@@ -120,15 +158,16 @@ function ofPerson(setup: Setup, p: RigPerson): Field[] {
 function threading(setup: Setup, a: Attachment, of: (text: string) => string | undefined): Field[] {
   const item = deviceOf(a)?.item;
   if (!item) return [];
-  const { tied, tuned, teeth, aidOnly } = traitsOf(item.family);
+  const { tied, tuned } = traitsOf(item.family);
   const { shape } = deviceEndSchema;
   return [
     ...(tied ? [] : [fact(a.end.id, shape, 'threaded', of('The rope runs through it'))]),
     ...(hasSmoothSide(a, contextOf(setup)) ? [fact(a.end.id, shape, 'brakeSide', of('The brake strand runs'))] : []),
     ...(guides(a, contextOf(setup)) ? facts(a.end.id, shape, 'loadStrand', 'arriving') : []),
     ...(twoStrandsBelow(a, contextOf(setup)) ? facts(a.end.id, shape, 'strandsLie', 'gatheredM') : []),
+    ...(belaysFromAbove(a, contextOf(setup)) ? facts(a.end.id, shape, 'slackM') : []),
     ...(tuned ? [fact(a.end.id, shape, 'tuned', of('The bollard was tuned'))] : []),
-    ...(teeth && !aidOnly && setup.site.weather === 'icy'
+    ...(a.end.kind === 'device' && canComeOff(a.end, contextOf(setup))
       ? [fact(a.end.id, shape, 'upperHole', of('In its upper hole is'))]
       : []),
   ];
@@ -218,7 +257,7 @@ function attachmentSections(setup: Setup, a: Attachment, slot: SlotOf, nameAt: (
           ...(doubled ? [fact(a.end.id, deviceEndSchema.shape, 'strands')] : []),
           ...threading(setup, a, (text) => (a.id === 'main' ? undefined : `${text}, ${label}`)),
           ...(a.root.kind === 'anchor' && a.end.hand !== null
-            ? [fact(a.end.id, deviceEndSchema.shape, 'brakeLed')]
+            ? facts(a.end.id, deviceEndSchema.shape, 'brakeLed', 'brakeAngleDeg')
             : []),
           ...(connector
             ? [
