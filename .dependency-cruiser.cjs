@@ -17,6 +17,7 @@ const rooms = [
   'sequence',
   'check',
   'log',
+  'hands',
   'files',
   'assess',
 ];
