@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { assess } from '../assess/index.ts';
-import { fillTemplate } from '../finding/index.ts';
+import { fillTemplate, finding, FINDING_CODES, type FindingCode } from '../finding/index.ts';
 import { wellRigged, without, withItem, type Setup } from '../rig/index.ts';
 import { changed, club, filled, rappelDouble, SETUPS, variedSetups } from '../samples/index.ts';
 import { newSequence, PROCEDURES, stepsOf, withOption, type ProcedureId, type Sequence } from '../sequence/index.ts';
 import { criticalSteps, sequenceOf } from './consequences.ts';
-import { answersInOrder, buildCheck, checkItemSchema } from './index.ts';
+import { FINDING_ITEM, MIND_TITLE } from './check-item.ts';
+import { answersInOrder, buildCheck, checkItemSchema, mayBeAccepted, type CheckItem } from './index.ts';
+import { openFinding } from './open-items.ts';
 import { ITEM_KINDS } from './item.ts';
 
 const check = (setup: Setup) => buildCheck(setup, assess(setup).findings);
@@ -74,17 +76,21 @@ describe('buildCheck', () => {
       .map((s): [string, Sequence] => [`${id} ${Object.values(s.options).join(' ')}`, s]);
   });
   /** Procedures that make a set-up of some job; the others are about an anchor or a relay. */
-  const made = new Set(Object.values(SETUPS).flatMap((s) => sequenceOf(s)?.procedure ?? []));
+  const made = () => new Set(Object.values(SETUPS).flatMap((s) => sequenceOf(s)?.procedure ?? []));
 
-  it.each(procedures.filter(([, s]) => made.has(s.procedure)))(
-    'of %s looks back at every critical step but those of the lanyard, and of what comes after the check',
-    (_, sequence) => {
+  it('looks back at every critical step but those of the lanyard, and of what comes after the check', () => {
+    const of = made();
+    expect([...of].sort()).toEqual(['doubled-rappel', 'lower-anchor', 'lower-ground', 'second-up', 'single-rappel']);
+    for (const [name, sequence] of procedures.filter(([, s]) => of.has(s.procedure))) {
       const looked = new Set<string>(Object.values(ITEM_KINDS).flat());
       const critical = new Set(criticalSteps(sequence).map((c) => c.stepId));
-      const left = [...critical].filter((id) => !looked.has(id) && !AFTERWARDS.test(id));
-      expect(left).toEqual([]);
-    },
-  );
+      expect(critical.size, name).toBeGreaterThan(3);
+      expect(
+        [...critical].filter((id) => !looked.has(id) && !AFTERWARDS.test(id)),
+        name,
+      ).toEqual([]);
+    }
+  });
 
   it('every step that an item looks back at is one of a shipped procedure', () => {
     const known = new Set(procedures.flatMap(([, s]) => stepsOf(s).map((step) => step!.id)));
@@ -172,18 +178,53 @@ describe('buildCheck', () => {
 });
 
 describe('answersInOrder', () => {
-  const items = check(rappelDouble);
+  const items = () => check(rappelDouble);
   it('keeps every answer and the same order for the same seed', () => {
-    for (const item of items) {
+    for (const item of items()) {
       expect([...answersInOrder(item, 'a')].sort()).toEqual([item.expected, ...item.others].sort());
       expect(answersInOrder(item, 'a')).toEqual(answersInOrder(item, 'a'));
     }
   });
   it('does not put the expected answer in one place', () => {
-    const places = Array.from({ length: 60 }, (_, i) =>
-      answersInOrder(items[0]!, `record${i}`).indexOf(items[0]!.expected),
-    );
+    const [first] = items();
+    const places = Array.from({ length: 60 }, (_, i) => answersInOrder(first!, `record${i}`).indexOf(first!.expected));
     // Three places, 60 records: a fair order leaves one of them empty with a chance below 1e-10.
     expect(new Set(places).size).toBe(3);
+  });
+});
+
+describe('a risk that may be accepted', () => {
+  const open = (code: string, title = MIND_TITLE, kind: CheckItem['kind'] = 'open-finding') =>
+    mayBeAccepted({ id: `${FINDING_ITEM}${code}:device`, kind, title });
+  it('is one that is known; not what was not tested, not a regular item, not that the hand is alone', () => {
+    expect(open('geometry.rope-barely-reaches')).toBe(true);
+    expect(open('geometry.rope-barely-reaches', 'Not tested')).toBe(false);
+    expect(open('geometry.rope-barely-reaches', MIND_TITLE, 'look')).toBe(false);
+    expect(open('hold.hand-alone')).toBe(false);
+    expect(mayBeAccepted({ id: 'x-finding:hold.hand-alone', kind: 'open-finding', title: MIND_TITLE })).toBe(true);
+  });
+});
+
+describe('what an open finding asks', () => {
+  const of = (code: FindingCode, severity: 'mind' | 'untested', metal = false) =>
+    openFinding(
+      finding({ code, severity, subject: ['device'], says: 'It is so.', because: 'As it is.', remedy: 'Look.' }),
+      'k',
+      metal,
+    );
+  it('what can be seen or tried about it, else where it was found out, or what was changed', () => {
+    const seen = (Object.keys(FINDING_CODES) as FindingCode[])
+      .map((code) => [code, of(code, 'mind').question] as const)
+      .filter(([, question]) => question !== 'What is different here now?');
+    expect(
+      seen.map(([code]) => {
+        const { question, expected, others } = of(code, 'mind');
+        return `${code}: ${question} ${expected} / ${others.join(' / ')}`;
+      }),
+    ).toMatchSnapshot();
+    expect(of('rig.anchor-textile', 'untested').question).toBe('Where did you find it out, and what?');
+    expect(of('rig.condition', 'untested').question).toContain('hands from end to end');
+    expect(of('rig.condition', 'untested', true).question).toContain('gate snapped shut');
+    expect(of('fit.wet-icy', 'mind', true).question).toBe(of('fit.wet-icy', 'mind').question);
   });
 });

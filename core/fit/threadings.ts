@@ -1,0 +1,143 @@
+import { traitsOf, type Device } from '../gear/index.ts';
+
+export const THREADING_IDS = [
+  'right',
+  'backwards',
+  'smooth-side',
+  'connector-only',
+  'bight-missed',
+  'one-strand',
+  'load-below',
+  'flipped',
+  'at-gate',
+] as const;
+export type ThreadingId = (typeof THREADING_IDS)[number];
+
+/** One way in which the rope can lie in a device: what it looks like, what follows, and the test that shows it. */
+export interface Threading {
+  readonly id: ThreadingId;
+  readonly label: string;
+  readonly happens: string;
+  readonly test: string;
+}
+
+/** How a device is used where that changes the way of the rope: braking by hand, or as a plate at the anchor that grips by itself. */
+export type ThreadingMode = 'brakes' | 'guides';
+
+const PULL = 'Brake hand on, pull sharply at the strand to the load.';
+
+const right = (happens: string, test = `${PULL} It holds.`): Threading => ({
+  id: 'right',
+  label: 'As it is meant to be',
+  happens,
+  test,
+});
+const connectorOnly: Threading = {
+  id: 'connector-only',
+  label: 'Around the connector only',
+  happens: 'The device hangs beside the rope and brakes nothing; what is left is half a turn of rope on metal.',
+  test: `${PULL} The rope runs, and the device does not move with it.`,
+};
+const oneStrand: Threading = {
+  id: 'one-strand',
+  label: 'Only one of two strands',
+  happens: 'On two strands the one that is not in the device is pulled through the anchor, and you fall.',
+  test: 'Count the strands above the device and below it: two and two. Then weigh it while something else still holds you.',
+};
+const bightMissed: Threading = {
+  id: 'bight-missed',
+  label: 'The connector misses the bight',
+  happens: 'The bight slips out of the device as soon as the rope is weighed.',
+  test: `Look for the rope around the connector. ${PULL} The bight comes out.`,
+};
+
+const TUBE: readonly Threading[] = [
+  right('The rope turns around the connector and over the lip to the brake hand.'),
+  bightMissed,
+  connectorOnly,
+  oneStrand,
+];
+const GROOVED: readonly Threading[] = [
+  ...TUBE,
+  {
+    id: 'smooth-side',
+    label: 'Brake strand over the smooth side',
+    happens: 'The grooves lie unused on the side of the load, and the hand has to pull much harder.',
+    test: 'Look where the brake strand leaves the device: it lies in the grooves.',
+  },
+];
+const GUIDE: readonly Threading[] = [
+  right(
+    'The loaded strand lies above and presses on the brake strand.',
+    'Hand off and beside the rope: pull hard at the strand to the second. Nothing moves. The same for each strand by itself.',
+  ),
+  {
+    id: 'load-below',
+    label: 'Loaded strand below',
+    happens: 'Nothing presses on the brake strand: whoever follows is not held.',
+    test: 'Hand off: pull at the strand to the second. The rope runs.',
+  },
+  bightMissed,
+];
+const CAM: readonly Threading[] = [
+  right('The load turns the cam, and the cam presses the rope.'),
+  {
+    id: 'backwards',
+    label: 'The other way round',
+    happens: 'The load pulls on the brake side: the cam is not turned and the rope runs.',
+    test: `${PULL} It does not lock.`,
+  },
+  connectorOnly,
+];
+const EIGHT: readonly Threading[] = [
+  right('The bight goes through the large ring and around the neck.'),
+  {
+    id: 'flipped',
+    label: 'Flipped over the large ring',
+    happens: 'The bight has slipped over the ring and draws tight around it: you hang and go nowhere.',
+    test: 'Keep the rope over the neck tight while you weigh it, and look at it before you lean out.',
+  },
+  connectorOnly,
+  oneStrand,
+];
+const EARED: readonly Threading[] = EIGHT.filter((t) => t.id !== 'flipped');
+const MUNTER: readonly Threading[] = [
+  right(
+    'The rope turns around itself on the broad end; both strands come out of the same side.',
+    'Pull at one strand and then at the other: the hitch flips over and holds each time.',
+  ),
+  {
+    id: 'connector-only',
+    label: 'One turn around the connector only',
+    happens: 'The rope does not cross itself: it brakes like a bare connector.',
+    test: 'Pull at one strand and then at the other: nothing flips over, the rope runs.',
+  },
+  {
+    id: 'at-gate',
+    label: 'Brake strand at the gate',
+    happens: 'Rope that runs over the sleeve can unscrew it.',
+    test: 'Look where the brake strand lies: at the spine, on the side away from the gate.',
+  },
+];
+const PLATE: readonly Threading[] = [
+  right('The rope runs through both holes and around the body to the brake hand.'),
+  {
+    id: 'backwards',
+    label: 'The other way round',
+    happens: 'The load comes in on the side of the brake strand, and the turn around the body is missing.',
+    test: `${PULL} It brakes less, and the plate turns over.`,
+  },
+  connectorOnly,
+];
+
+/** The ways of a rope through a device of this family, the right one first; none where nobody belays or brakes with it. */
+export function threadingsOf(family: Device['family'], mode: ThreadingMode = 'brakes'): readonly Threading[] {
+  const { guideMode, brake, turningCam, tied } = traitsOf(family);
+  if (mode === 'guides') return guideMode ? GUIDE : [];
+  if (tied) return MUNTER;
+  if (turningCam) return CAM;
+  if (brake === 'grooved-tube') return GROOVED;
+  if (brake === 'tube') return TUBE;
+  if (brake === 'eight') return family === 'eared-eight' ? EARED : EIGHT;
+  return brake === 'plate' ? PLATE : [];
+}

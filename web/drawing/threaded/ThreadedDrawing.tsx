@@ -1,0 +1,209 @@
+import { useId } from 'react';
+import type { Threading, ThreadingMode } from '@core/fit';
+import { traitsOf, type Device } from '@core/gear';
+import { ropeWay, type RopeWay, type Shape } from './paths';
+
+/** What a family is drawn as when the rope in it is shown. */
+export function shapeOf(family: Device['family'], mode: ThreadingMode): Shape {
+  const { brake, turningCam, tied } = traitsOf(family);
+  if (mode === 'guides') return 'guide';
+  if (tied) return 'munter';
+  if (turningCam) return 'cam';
+  return brake === 'eight' ? 'eight' : brake === 'plate' ? 'plate' : 'tube';
+}
+
+interface ThreadedProps {
+  readonly family: Device['family'];
+  readonly mode: ThreadingMode;
+  readonly threading: Threading;
+  readonly hand: 'right' | 'left';
+  /** Small: no words in it. */
+  readonly small?: boolean;
+}
+
+const METAL = { fill: 'var(--metal)', stroke: 'var(--ink)', strokeWidth: 1.4 } as const;
+const BAR = { fill: 'none', stroke: 'var(--metal)', strokeWidth: 9 } as const;
+
+/** A device with its rope, as somebody sees it who has it in front of them; mirrored for the left hand. */
+export function ThreadedDrawing({ family, mode, threading, hand, small = false }: ThreadedProps) {
+  const title = useId();
+  const shape = shapeOf(family, mode);
+  const way = ropeWay(shape, threading.id);
+  if (!way) return null;
+  const wrong = threading.id !== 'right';
+  const left = hand === 'left';
+  const x = (at: number) => (left ? 200 - at : at);
+  const words = (at: readonly [number, number], text: string, up: number) => (
+    <text
+      x={x(at[0])}
+      y={at[1] + up}
+      textAnchor="middle"
+      fontSize="13"
+      fill="var(--ink)"
+      stroke="var(--surface)"
+      strokeWidth="4"
+      paintOrder="stroke"
+    >
+      {text}
+    </text>
+  );
+  return (
+    <svg viewBox="0 0 200 252" className="w-full" role="img" aria-labelledby={title}>
+      <title id={title}>{`${traitsOf(family).label}. ${threading.label}. ${threading.happens}`}</title>
+      <g transform={left ? 'translate(200 0) scale(-1 1)' : undefined}>
+        {way.beside && <Rope d={way.beside} b />}
+        {way.behind.map((d) => (
+          <Rope key={d} d={d} />
+        ))}
+        <Body
+          shape={shape}
+          family={family}
+          gate={threading.id === 'at-gate'}
+          wrongSide={threading.id === 'smooth-side'}
+        />
+        {way.front.map((d) => (
+          <Rope key={d} d={d} />
+        ))}
+        {shape === 'cam' && (
+          <path d="M64 60q36 -14 66 8" fill="none" stroke="var(--ink)" strokeWidth="1.2" strokeDasharray="5 4" />
+        )}
+        <Arrow way={way} />
+        <circle
+          cx={way.look[0]}
+          cy={way.look[1]}
+          r="19"
+          fill="none"
+          stroke={wrong ? 'var(--stop)' : 'var(--clear)'}
+          strokeWidth="3"
+          strokeDasharray={wrong ? undefined : '5 4'}
+        />
+        {wrong && (
+          <path
+            d={`M${way.look[0] + 13} ${way.look[1] - 27}l12 12m0 -12l-12 12`}
+            stroke="var(--stop)"
+            strokeWidth="3.5"
+            strokeLinecap="round"
+          />
+        )}
+      </g>
+      {!small && (
+        <>
+          {words(way.load, mode === 'guides' ? 'to the second' : 'load', mode === 'guides' ? 16 : 2)}
+          {words(way.brake, 'brake hand', 22)}
+          {way.beside && words([50, 232], 'not in it', 16)}
+        </>
+      )}
+    </svg>
+  );
+}
+
+/** Rope with a rim, so that a strand that lies over another one is seen to. */
+function Rope({ d, b = false }: { d: string; b?: boolean }) {
+  return (
+    <g fill="none" strokeLinejoin="round">
+      <path d={d} stroke="var(--surface)" strokeWidth="13" />
+      <path d={d} stroke={b ? 'var(--rope-b)' : 'var(--rope-a)'} strokeWidth="9" strokeLinecap="round" />
+    </g>
+  );
+}
+
+/** The load pulls away from the device. */
+function Arrow({ way: { load } }: { way: RopeWay }) {
+  const up = load[1] < 120 ? -1 : 1;
+  const tip = load[1] + up * -12;
+  return (
+    <path
+      d={`M${load[0] + 14} ${tip + up * -26}v${up * 26}m-6 ${up * -7}l6 ${up * 7}l6 ${up * -7}`}
+      fill="none"
+      stroke="var(--ink)"
+      strokeWidth="2.2"
+    />
+  );
+}
+
+function Body({
+  shape,
+  family,
+  gate,
+  wrongSide,
+}: {
+  shape: Shape;
+  family: Device['family'];
+  gate: boolean;
+  wrongSide: boolean;
+}) {
+  switch (shape) {
+    case 'tube': {
+      const grooved = traitsOf(family).brake === 'grooved-tube';
+      const teeth = wrongSide ? 'M75 100l-5 4l5 4l-5 4l5 4l-5 4' : 'M125 100l5 4l-5 4l5 4l-5 4l5 4';
+      return (
+        <g>
+          <circle cx="100" cy="150" r="6.5" {...METAL} />
+          <path d="M100 156V206" stroke="var(--metal)" strokeWidth="9" />
+          <path d="M75 98h7v42h-4z" {...METAL} />
+          <path d="M118 98h7l-3 42h-4z" {...METAL} />
+          {grooved && <path d={teeth} fill="none" stroke="var(--ink)" strokeWidth="2.4" />}
+        </g>
+      );
+    }
+    case 'guide':
+      return (
+        <g>
+          <path d="M60 30H140" stroke="var(--rock-line)" strokeWidth="6" strokeLinecap="round" />
+          <path d="M112 32V66" stroke="var(--metal)" strokeWidth="9" />
+          <circle cx="112" cy="76" r="9" fill="none" stroke="var(--metal)" strokeWidth="7" />
+          <path d="M76 86h52v9h-52z" {...METAL} />
+          <path d="M76 141h52v9h-52z" {...METAL} />
+          <circle cx="60" cy="118" r="6.5" {...METAL} />
+        </g>
+      );
+    case 'cam':
+      return (
+        <g>
+          <path
+            d="M58 58q40 -26 84 4q16 40 -6 92l-36 22l-38 -24q-16 -50 -4 -94z"
+            fill="none"
+            stroke="var(--metal)"
+            strokeWidth="7"
+          />
+          <path d="M88 104q22 -16 36 4q8 22 -14 30q-22 4 -28 -14q-2 -12 6 -20z" {...METAL} />
+          <circle cx="106" cy="116" r="4" fill="var(--ink)" />
+          <circle cx="100" cy="176" r="11" {...BAR} />
+          <path d="M100 186V232" stroke="var(--metal)" strokeWidth="9" />
+        </g>
+      );
+    case 'eight':
+      return (
+        <g fill="none" stroke="var(--metal)">
+          <circle cx="100" cy="86" r="36" strokeWidth="14" />
+          <path d="M100 122V172" strokeWidth="20" />
+          <circle cx="100" cy="186" r="15" strokeWidth="12" />
+          {family === 'eared-eight' && <path d="M70 62L52 42M130 62L148 42" strokeWidth="12" strokeLinecap="round" />}
+          <path d="M100 196V236" strokeWidth="8" />
+        </g>
+      );
+    case 'munter':
+      return (
+        <g>
+          <path d="M66 96C66 70 134 70 134 96L118 220C116 234 84 234 82 220Z" {...BAR} />
+          <path
+            d={gate ? 'M69 112L80 196' : 'M69 112L80 196'}
+            stroke="var(--ink)"
+            strokeWidth="11"
+            strokeDasharray="30 200"
+            strokeDashoffset="-22"
+          />
+        </g>
+      );
+    case 'plate':
+      return (
+        <g>
+          <rect x="76" y="62" width="48" height="120" rx="12" {...METAL} />
+          <rect x="91" y="76" width="18" height="26" rx="9" fill="var(--surface)" stroke="var(--ink)" />
+          <rect x="91" y="122" width="18" height="22" rx="9" fill="var(--surface)" stroke="var(--ink)" />
+          <circle cx="100" cy="168" r="7" fill="var(--surface)" stroke="var(--ink)" />
+          <path d="M100 172V234" stroke="var(--metal)" strokeWidth="8" />
+        </g>
+      );
+  }
+}
