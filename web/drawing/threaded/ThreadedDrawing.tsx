@@ -88,7 +88,7 @@ export function ThreadedDrawing({ family, mode, threading, hand, small = false }
       </g>
       {!small && (
         <>
-          {words(way.load, mode === 'guides' ? 'to the second' : 'load', mode === 'guides' ? 16 : 2)}
+          {words(way.load, mode === 'guides' ? 'to the second' : 'load', way.load[1] > 120 ? 16 : 2)}
           {words(way.brake, 'brake hand', 22)}
           {way.beside && words([50, 232], 'not in it', 16)}
         </>
@@ -113,7 +113,7 @@ function Arrow({ way: { load } }: { way: RopeWay }) {
   const tip = load[1] + up * -12;
   return (
     <path
-      d={`M${load[0] + 14} ${tip + up * -26}v${up * 26}m-6 ${up * -7}l6 ${up * 7}l6 ${up * -7}`}
+      d={`M${load[0] - up * 14} ${tip + up * -26}v${up * 26}m-6 ${up * -7}l6 ${up * 7}l6 ${up * -7}`}
       fill="none"
       stroke="var(--ink)"
       strokeWidth="2.2"
@@ -185,13 +185,14 @@ function Body({
     case 'munter':
       return (
         <g>
-          <path d="M66 96C66 70 134 70 134 96L118 220C116 234 84 234 82 220Z" {...BAR} />
+          <path d="M60 22H140" stroke="var(--rock-line)" strokeWidth="6" strokeLinecap="round" />
+          <path d="M84 40C86 26 114 26 116 40L136 122C138 146 62 146 64 122Z" {...BAR} />
           <path
-            d={gate ? 'M69 112L80 196' : 'M69 112L80 196'}
+            d={gate ? 'M120 56L134 116' : 'M80 56L66 116'}
             stroke="var(--ink)"
             strokeWidth="11"
-            strokeDasharray="30 200"
-            strokeDashoffset="-22"
+            strokeDasharray="26 200"
+            strokeDashoffset="-24"
           />
         </g>
       );

@@ -30,7 +30,7 @@ export function Threadings({ family, mode = 'brakes', hand = 'right' }: Props) {
               type="button"
               aria-pressed={t.id === shown.id}
               onClick={() => setId(t.id)}
-              className={`w-24 rounded-lg border p-1.5 text-left text-sm leading-tight ${t.id === shown.id ? 'border-ink bg-sunk font-bold' : 'border-line-2 bg-surface'}`}
+              className={`flex w-24 flex-col justify-start rounded-lg border p-1.5 text-left text-sm leading-tight ${t.id === shown.id ? 'border-ink bg-sunk font-bold' : 'border-line-2 bg-surface'}`}
             >
               <ThreadedDrawing family={family} mode={mode} threading={t} hand={hand} small />
               <span className="mt-1 block">{words(t.label)}</span>

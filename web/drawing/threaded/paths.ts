@@ -61,22 +61,22 @@ const TUBE: Partial<Record<ThreadingId, RopeWay>> = {
 const GUIDE: Partial<Record<ThreadingId, RopeWay>> = {
   right: {
     behind: ['M60 129H118C134 129 146 140 148 160L158 222'],
-    front: ['M96 232C98 170 128 150 126 122C124 106 112 107 100 107H60A11 11 0 0 0 60 129'],
-    load: [96, 232],
+    front: ['M82 232C88 170 128 150 126 122C124 106 112 107 100 107H60A11 11 0 0 0 60 129'],
+    load: [76, 232],
     brake: HAND,
     look: [120, 112],
   },
   'load-below': {
-    behind: ['M96 232C98 170 110 129 100 129H60'],
+    behind: ['M82 232C88 170 110 129 100 129H60'],
     front: ['M158 222C156 170 140 107 118 107H60A11 11 0 0 0 60 129'],
-    load: [96, 232],
+    load: [76, 232],
     brake: HAND,
     look: [110, 129],
   },
   'bight-missed': {
     behind: ['M82 129H118C134 129 146 140 148 160L158 222'],
-    front: ['M96 232C98 170 128 150 126 122C124 106 112 107 100 107H82A11 11 0 0 0 82 129'],
-    load: [96, 232],
+    front: ['M82 232C88 170 128 150 126 122C124 106 112 107 100 107H82A11 11 0 0 0 82 129'],
+    load: [76, 232],
     brake: HAND,
     look: [72, 118],
   },
@@ -148,34 +148,32 @@ const EIGHT: Partial<Record<ThreadingId, RopeWay>> = {
   },
 };
 
-/** From the front: the broad end of the connector, the hitch hanging on its bar, load and hand on the same side. */
+/** From the front: the connector hangs at the anchor, broad end down, the hitch on its bar, load and brake strand both going down. */
 const MUNTER: Partial<Record<ThreadingId, RopeWay>> = {
   right: {
-    behind: ['M84 126C78 100 86 84 100 84C112 84 120 96 118 112'],
-    front: [
-      'M84 126C88 150 122 150 126 126C128 112 122 104 112 106C98 110 84 100 84 10',
-      'M118 112C120 150 140 190 158 222',
-    ],
-    load: [84, 10],
+    behind: ['M88 132C94 124 106 126 111 136V154', 'M70 160H128'],
+    front: ['M88 232V132', 'M111 154C111 172 98 180 84 179C66 178 60 161 72 160', 'M126 160C140 162 150 190 158 222'],
+    load: [88, 232],
     brake: HAND,
-    look: [104, 118],
+    look: [88, 168],
   },
   'connector-only': {
-    behind: ['M100 84C108 84 114 92 114 104'],
-    front: ['M86 10V104C86 90 92 84 100 84', 'M114 104C118 150 140 190 158 222'],
-    load: [86, 10],
+    behind: ['M88 132C94 124 106 126 111 136V154'],
+    front: ['M88 232V132', 'M111 154C116 180 140 196 158 222'],
+    load: [88, 232],
     brake: HAND,
-    look: [100, 92],
+    look: [100, 140],
   },
   'at-gate': {
-    behind: ['M116 126C122 100 114 84 100 84C88 84 80 96 82 112'],
+    behind: ['M88 132C94 124 106 126 111 136V154', 'M70 160H120'],
     front: [
-      'M116 126C112 150 78 150 74 126C72 112 78 104 88 106C102 110 116 100 116 10',
-      'M82 112C56 130 40 170 34 222',
+      'M88 232V132',
+      'M111 154C111 172 98 180 84 179C66 178 60 161 72 160',
+      'M118 160C130 158 128 128 138 118C150 108 164 150 158 222',
     ],
-    load: [116, 10],
-    brake: [34, 222],
-    look: [58, 150],
+    load: [88, 232],
+    brake: HAND,
+    look: [134, 118],
   },
 };
 

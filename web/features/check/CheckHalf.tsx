@@ -5,6 +5,8 @@ import type { CheckRecord, ItemStatus, Who } from '@core/log';
 import { usePreferences } from '../../app/preferences';
 import { SeverityMark } from '../../ui/SeverityMark';
 import { useSettled } from '../../ui/useSettled';
+import { Threadings } from '../../drawing/threaded/lazy';
+import { threadingOfItem } from './threading-of-item';
 import { begun, Written } from './Written';
 
 interface CheckHalfProps {
@@ -41,6 +43,7 @@ export function CheckHalf({
   onFixed,
 }: CheckHalfProps) {
   const settled = useSettled(item.id);
+  const drawing = threadingOfItem(record, item);
   const reader = usePreferences();
   const say = (text: string) => fillTemplate(text, item.numbers, reader);
   const answered = status.confirmed.includes(who);
@@ -71,6 +74,14 @@ export function CheckHalf({
         <>
           <p className="mt-1">{say(item.look)}</p>
           {item.touch && <p className="mt-1 font-semibold">{say(item.touch)}</p>}
+          {drawing && (
+            <details className="mt-1">
+              <summary className="flex min-h-11 cursor-pointer items-center text-ink-2 underline">
+                How the rope runs
+              </summary>
+              <Threadings {...drawing} />
+            </details>
+          )}
           <div className="mt-auto pt-2">
             {answered ? (
               <p className="rounded-lg bg-sunk px-3 py-3">

@@ -2,7 +2,8 @@ import { nanoid } from '@reduxjs/toolkit';
 import { useState } from 'react';
 import { useLocation, useNavigate, useParams } from 'react-router';
 import type { z } from 'zod';
-import { fieldMeta, type Item, type Person } from '@core/gear';
+import { threadingsOf, type ThreadingMode } from '@core/fit';
+import { fieldMeta, type Device, type Item, type Person } from '@core/gear';
 import { printQuantity, type UnitSystem } from '@core/units';
 import { usePreferences } from '../../app/preferences';
 import { NotFound } from '../../app/NotFound';
@@ -14,6 +15,7 @@ import { SchemaField } from '../../ui/SchemaField';
 import { useUndoable } from '../../ui/useUndoable';
 import { useSchemaForm } from '../../ui/useSchemaForm';
 import { DeclarationsField, type DeclarationDraft } from './DeclarationsField';
+import { Threadings } from '../../drawing/threaded/lazy';
 import { blankOf, isLockerKind, KINDS, schemaOf, type LockerKind } from './kinds';
 
 export function ItemPage() {
@@ -40,6 +42,27 @@ function sayValue(schema: z.ZodType, value: unknown, system: UnitSystem): string
   if (value === null || value === '') return ', there: empty';
   if (typeof value === 'number' && meta?.quantity) return `, there: ${printQuantity(value, meta.quantity, system)}`;
   return typeof value === 'string' ? `, there: “${meta?.options?.[value] ?? value}”` : '';
+}
+
+const MODES: Readonly<Record<ThreadingMode, string>> = {
+  brakes: 'How the rope runs in it',
+  guides: 'How the rope runs in it at the anchor, gripping by itself',
+};
+
+/** The way of the rope for this family, and the wrong ones beside it. */
+const RopeInIt = ({ family }: { family: Device['family'] }) =>
+  (Object.keys(MODES) as ThreadingMode[])
+    .filter((mode) => threadingsOf(family, mode).length > 0)
+    .map((mode) => <RopeInMode key={mode} family={family} mode={mode} />);
+
+function RopeInMode({ family, mode }: { family: Device['family']; mode: ThreadingMode }) {
+  const [seen, setSeen] = useState(false);
+  return (
+    <details className="mt-5 border-t border-line" onToggle={(e) => e.currentTarget.open && setSeen(true)}>
+      <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">{MODES[mode]}</summary>
+      {seen && <Threadings key={family} family={family} mode={mode} />}
+    </details>
+  );
 }
 
 interface ItemFormProps {
@@ -155,6 +178,7 @@ function ItemForm({ kind, thing, gone }: ItemFormProps) {
           </details>
         );
       })}
+      {kind === 'device' && <RopeInIt family={form.values.family as Device['family']} />}
       <div className="mt-6 flex flex-wrap gap-3">
         <button type="submit" className="btn btn-act px-6">
           Save

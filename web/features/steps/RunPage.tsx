@@ -13,6 +13,8 @@ import { useSettled } from '../../ui/useSettled';
 import { useWakeLock } from '../../ui/useWakeLock';
 import { useExplored } from '../../workers/useExplored';
 import { useWords } from '../../app/preferences';
+import { Threadings } from '../../drawing/threaded/lazy';
+import { threadedIn } from './threaded-step';
 
 export function RunPage() {
   const { sequenceId } = useParams();
@@ -94,6 +96,7 @@ function Run({ sequence }: { sequence: Sequence }) {
           does={line.kind === 'own' ? line.text : inWords(step?.does ?? '')}
           see={inWords(step?.see ?? '')}
           looks={looks}
+          drawing={line.kind === 'step' ? threadedIn(sequence.procedure, line.id) : null}
           back={back}
           onDone={() => go(at + 1)}
         />
@@ -118,11 +121,13 @@ interface OneStepProps {
   readonly see: string;
   /** What must be seen before the step; null while it is being worked out. */
   readonly looks: readonly string[] | null;
+  /** A rope that is put into a device is drawn. */
+  readonly drawing: ReturnType<typeof threadedIn>;
   readonly back: React.ReactNode;
   readonly onDone: () => void;
 }
 
-function OneStep({ number, who, does, see, looks, back, onDone }: OneStepProps) {
+function OneStep({ number, who, does, see, looks, drawing, back, onDone }: OneStepProps) {
   const [seen, setSeen] = useState<ReadonlySet<string>>(new Set());
   const settled = useSettled(number);
   const open = looks === null ? null : looks.filter((look) => !seen.has(look));
@@ -170,6 +175,11 @@ function OneStep({ number, who, does, see, looks, back, onDone }: OneStepProps) 
             <span className="block text-base text-ink-2">Before you go on, see:</span>
             {see}
           </p>
+        )}
+        {drawing && (
+          <section aria-label="How the rope runs" className="mt-5">
+            <Threadings {...drawing} />
+          </section>
         )}
       </div>
       <div className="flex gap-3 border-t border-line bg-paper p-3 pb-[max(0.75rem,env(safe-area-inset-bottom))]">
