@@ -116,3 +116,31 @@ test('on a top rope the fall is the stretch; a set-up without a catch says so', 
   await open(page, '/demo/setups/setup-low-span/catch');
   await expect(page.getByText('In this set-up nobody on the ground holds somebody above.')).toBeVisible();
 });
+
+test('two seconds: crossed strands hold nobody until one connector gathers them; slack near the device is a jerk', async ({
+  page,
+}) => {
+  await open(page, '/demo/setups/setup-ledge-two');
+  const severity = (code: string) => page.locator(`[data-finding="${code}"]`);
+  await expect(severity('guide.crossed')).toHaveCount(0);
+  await page.getByRole('button', { name: /^Device at the anchor/ }).click();
+  await page.getByLabel('The two ropes leave the device').selectOption('crossed');
+  await expect(severity('guide.crossed')).toHaveAttribute('data-severity', 'stop');
+  await expect(verdict(page)).toContainText('Stop');
+  const gathered = page.getByLabel('A connector gathers both ropes, below the device');
+  await gathered.fill('4');
+  await gathered.press('Tab');
+  await expect(severity('guide.gathered')).toHaveAttribute('data-severity', 'mind');
+  await expect(severity('guide.crossed')).toHaveCount(0);
+  await page.getByLabel('The two ropes leave the device').selectOption('parallel');
+  const slack = page.getByLabel('Slack above who follows, at most');
+  await slack.fill('1.5');
+  await slack.press('Tab');
+  await expect(severity('guide.slack')).toHaveAttribute('data-severity', 'stop');
+  await slack.fill('0.2');
+  await slack.press('Tab');
+  await expect(severity('guide.slack')).not.toHaveAttribute('data-severity', 'stop');
+  await page.getByRole('button', { name: /^Calls/ }).click();
+  await page.getByLabel('We tell each other by').selectOption('none');
+  await expect(severity('crew.calls')).toHaveAttribute('data-severity', 'mind');
+});

@@ -39,6 +39,9 @@ const SequencePage = page('This order of steps', () =>
   import('../features/steps/SequencePage').then((m) => m.SequencePage),
 );
 const RunPage = page('The steps', () => import('../features/steps/RunPage').then((m) => m.RunPage));
+const HandsPage = page('The practice of the hands', () =>
+  import('../features/hands/HandsPage').then((m) => m.HandsPage),
+);
 const LogPage = page('The log', () => import('../features/log/LogPage').then((m) => m.LogPage));
 const RecordPage = page('This record', () => import('../features/log/RecordPage').then((m) => m.RecordPage));
 const UsePage = page('This form', () => import('../features/log/UsePage').then((m) => m.UsePage));
@@ -90,6 +93,7 @@ export function App() {
                   <Route path="setups/:setupId/catch" element={<CatchPage />} />
                   <Route path="steps" element={<StepsPage />} />
                   <Route path="steps/:sequenceId" element={<SequencePage />} />
+                  <Route path="hands" element={<HandsPage />} />
                   <Route path="locker" element={<LockerPage />} />
                   <Route path="locker/:kind/:id" element={<ItemPage />} />
                   <Route path="plan" element={<PlanPage />} />

@@ -5,7 +5,7 @@ import type { CheckRecord, ItemStatus, Who } from '@core/log';
 import { usePreferences } from '../../app/preferences';
 import { SeverityMark } from '../../ui/SeverityMark';
 import { useSettled } from '../../ui/useSettled';
-import { Threadings } from '../../drawing/threaded/lazy';
+import { FoldedThreadings } from '../../drawing/threaded/lazy';
 import { threadingOfItem } from './threading-of-item';
 import { begun, Written } from './Written';
 
@@ -75,12 +75,12 @@ export function CheckHalf({
           <p className="mt-1">{say(item.look)}</p>
           {item.touch && <p className="mt-1 font-semibold">{say(item.touch)}</p>}
           {drawing && (
-            <details className="mt-1">
-              <summary className="flex min-h-11 cursor-pointer items-center text-ink-2 underline">
-                How the rope runs
-              </summary>
-              <Threadings {...drawing} />
-            </details>
+            <FoldedThreadings
+              {...drawing}
+              summary="How the rope runs"
+              className="mt-1"
+              summaryClass="flex items-center text-ink-2 underline"
+            />
           )}
           <div className="mt-auto pt-2">
             {answered ? (

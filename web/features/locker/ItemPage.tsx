@@ -15,7 +15,7 @@ import { SchemaField } from '../../ui/SchemaField';
 import { useUndoable } from '../../ui/useUndoable';
 import { useSchemaForm } from '../../ui/useSchemaForm';
 import { DeclarationsField, type DeclarationDraft } from './DeclarationsField';
-import { Threadings } from '../../drawing/threaded/lazy';
+import { FoldedThreadings } from '../../drawing/threaded/lazy';
 import { blankOf, isLockerKind, KINDS, schemaOf, type LockerKind } from './kinds';
 
 export function ItemPage() {
@@ -53,17 +53,16 @@ const MODES: Readonly<Record<ThreadingMode, string>> = {
 const RopeInIt = ({ family }: { family: Device['family'] }) =>
   (Object.keys(MODES) as ThreadingMode[])
     .filter((mode) => threadingsOf(family, mode).length > 0)
-    .map((mode) => <RopeInMode key={mode} family={family} mode={mode} />);
-
-function RopeInMode({ family, mode }: { family: Device['family']; mode: ThreadingMode }) {
-  const [seen, setSeen] = useState(false);
-  return (
-    <details className="mt-5 border-t border-line" onToggle={(e) => e.currentTarget.open && setSeen(true)}>
-      <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">{MODES[mode]}</summary>
-      {seen && <Threadings key={family} family={family} mode={mode} />}
-    </details>
-  );
-}
+    .map((mode) => (
+      <FoldedThreadings
+        key={mode}
+        family={family}
+        mode={mode}
+        summary={MODES[mode]}
+        className="mt-5 border-t border-line"
+        summaryClass="py-2.5 font-semibold"
+      />
+    ));
 
 interface ItemFormProps {
   readonly kind: LockerKind;

@@ -27,6 +27,11 @@ export function StepsPage() {
     <div className="mx-auto max-w-4xl px-4 py-6">
       <h1>Steps</h1>
       <p className="mt-1 text-ink-2">In which order, what may not be undone yet, and what follows from a mistake.</p>
+      <p className="mt-3">
+        <Link className="btn" to={`/${name}/hands`}>
+          Practise the hands
+        </Link>
+      </p>
       {sequences.length > 0 && (
         <ul className="mt-5 divide-y divide-line border-y border-line" aria-label="Own orders">
           {[...sequences]
