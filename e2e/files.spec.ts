@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { rappelDouble } from '../core/samples/index.ts';
-import { writeSetup } from '../core/files/index.ts';
+import { VERSION, writeSetup } from '../core/files/index.ts';
 import { expect, open, saved, test } from './helpers.ts';
 
 async function exported(page: Page): Promise<string> {
@@ -26,8 +26,8 @@ test('a broken file is refused with its path and changes nothing', async ({ page
   await expect(alert).toContainText('broken.zevrin.json was not read in. Nothing here has changed.');
   await expect(alert).toContainText(/workspace\.setups\[\d+\]\.attachments\[1\]\.end\.wraps/);
   await expect(alert).toContainText('Read: "four"');
-  await give(page, 'newer.zevrin.json', '{"format":"zevrin","version":7,"kind":"workspace"}');
-  await expect(alert).toContainText('newer Zevrin (version 7)');
+  await give(page, 'newer.zevrin.json', `{"format":"zevrin","version":${VERSION + 1},"kind":"workspace"}`);
+  await expect(alert).toContainText(`newer Zevrin (version ${VERSION + 1})`);
   await give(page, 'photo.json', 'not json at all');
   await expect(alert).toContainText('This is not a Zevrin file');
   expect(await exported(page)).toBe(before);

@@ -12,7 +12,7 @@ import { ITEM_KINDS } from './item.ts';
 
 const check = (setup: Setup) => buildCheck(setup, assess(setup).findings);
 /** Steps after the check (going, calls, pulling the rope), and the lanyard, which is not in the rig, nor is how the belayer is attached. */
-const AFTERWARDS = /^(lanyard-|belayer-on$|clip-|rope-out$|ends?-untie$|call-|climb$|go$|partner-|pull)/;
+const AFTERWARDS = /^(lanyard-|belayer-on$|clip-|rope-out$|ends?-untie$|call-|climb$|check$|stance$|spot$|hand-down$|go$|partner-|pull)/;
 const ids = (setup: Setup) => check(setup).map((i) => i.id);
 const joined = changed(rappelDouble, {
   rope: { use: 'joined' },
@@ -80,7 +80,14 @@ describe('buildCheck', () => {
 
   it('looks back at every critical step but those of the lanyard, and of what comes after the check', () => {
     const of = made();
-    expect([...of].sort()).toEqual(['doubled-rappel', 'lower-anchor', 'lower-ground', 'second-up', 'single-rappel']);
+    expect([...of].sort()).toEqual([
+      'doubled-rappel',
+      'leader-ground',
+      'lower-anchor',
+      'lower-ground',
+      'second-up',
+      'single-rappel',
+    ]);
     for (const [name, sequence] of procedures.filter(([, s]) => of.has(s.procedure))) {
       const looked = new Set<string>(Object.values(ITEM_KINDS).flat());
       const critical = new Set(criticalSteps(sequence).map((c) => c.stepId));

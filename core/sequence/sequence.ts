@@ -13,6 +13,7 @@ export const PROCEDURE_IDS = [
   'lower-anchor',
   'lower-ground',
   'second-up',
+  'leader-ground',
 ] as const;
 export type ProcedureId = (typeof PROCEDURE_IDS)[number];
 

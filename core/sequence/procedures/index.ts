@@ -5,6 +5,7 @@ import { doubledRappel } from './doubled-rappel.ts';
 import { eight } from './eight.ts';
 import { hitchFirst } from './hitch-first.ts';
 import { lowerFromAnchor, lowerFromGround } from './lowering.ts';
+import { leaderFromGround } from './leader-ground.ts';
 import { secondUp } from './second-up.ts';
 import { singleRappel } from './single-rappel.ts';
 import { stopAndGo } from './stop-and-go.ts';
@@ -22,4 +23,5 @@ export const PROCEDURES = {
   'lower-anchor': lowerFromAnchor,
   'lower-ground': lowerFromGround,
   'second-up': secondUp,
+  'leader-ground': leaderFromGround,
 } as const satisfies Record<ProcedureId, Procedure>;

@@ -3,8 +3,8 @@ import { fact, flag, is, lane, never, not, procedure, step, to, wrong } from '..
 import { lanyardFact, lanyardLane, lanyardOff, lanyardOn } from './common.ts';
 
 /** The rope by which somebody is lowered holds when it is tied in and runs the right way round through the device. */
-const held = [is('tie', 'finished'), is('threaded', 'right')];
-const facts = [
+export const held = [is('tie', 'finished'), is('threaded', 'right')];
+export const facts = [
   fact('tie', ['none', 'unfinished', 'finished'], {
     finished: 'the knot is finished, through both tie-in points, five pairs and a tail',
     none: 'nobody is tied in',
@@ -19,8 +19,8 @@ const facts = [
   flag('going'),
   flag('down', 'the person stands below, off the rope'),
 ];
-const openEnd = never('end', 'fall', 'The free end runs through the device.', is('going'), is('ends', 'open'));
-const alone = never(
+export const openEnd = never('end', 'fall', 'The free end runs through the device.', is('going'), is('ends', 'open'));
+export const alone = never(
   'misunderstood',
   'fall',
   'One thinks of lowering, the other takes the rope out of the device.',
@@ -28,7 +28,7 @@ const alone = never(
   is('agreed', 'no'),
 );
 
-const tieIn = (who: string) =>
+export const tieIn = (who: string) =>
   step(
     'tie-in',
     'Tie in with a figure eight through both tie-in points.',
@@ -40,13 +40,13 @@ const tieIn = (who: string) =>
       wrongs: [wrong('unfinished', 'the knot is not traced to the end', to('tie', 'unfinished'))],
     },
   );
-const endKnot = step(
+export const endKnot = step(
   'end-knot',
   'Knot the free end of the rope, or tie into it.',
   'A stopper with a long tail; by the lengths the rope reaches.',
   { who: 'belayer', sets: [to('ends', 'closed')] },
 );
-const lock = step(
+export const lock = step(
   'device-lock',
   'Lock the connector of the device.',
   'Gate shut and locked, away from rope and rock.',
@@ -56,19 +56,19 @@ const lock = step(
     sets: [to('rope.locked', 'yes')],
   },
 );
-const agree = step(
+export const agree = step(
   'call-lower',
   'Agree that it is lowering, with name and word, and hear the answer.',
   'Both have said “lower”.',
   { who: 'both', sets: [to('agreed', 'yes')] },
 );
-const lowerStep = (...more: Condition[]) =>
+export const lowerStep = (...more: Condition[]) =>
   step('lower', 'Lower slowly, brake hand on the rope all the time.', 'The person is in sight, or in hearing.', {
     who: 'belayer',
     can: [is('weight', 'rope'), is('where', 'up'), ...more],
     sets: [to('going', 'yes')],
   });
-const ground = step(
+export const ground = step(
   'ground',
   'Stand on the ground and take the weight off the rope.',
   'The person stands by themselves.',
@@ -78,7 +78,7 @@ const ground = step(
     stops: 0,
   },
 );
-const untie = step('untie', 'Untie and call that the rope is free.', 'The belayer has heard it.', {
+export const untie = step('untie', 'Untie and call that the rope is free.', 'The belayer has heard it.', {
   can: [is('down')],
   sets: [to('tie', 'none'), to('rope.on', 'no')],
 });

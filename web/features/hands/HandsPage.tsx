@@ -2,7 +2,7 @@ import { nanoid } from '@reduxjs/toolkit';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { handForceN } from '@core/friction';
-import { practiceRemarks, recordOf, type Practice, type PracticeSettings } from '@core/hands';
+import { fallRemarks, practiceRemarks, recordOf, type Practice, type PracticeSettings } from '@core/hands';
 import { fieldMeta } from '@core/gear';
 import { trainingSchema, type TrainingRecord } from '@core/log';
 import { printNumber } from '@core/units';
@@ -96,6 +96,12 @@ export function HandsPage() {
         >
           <h2>What it was</h2>
           <Remarks remarks={practiceRemarks(now.practice)} />
+          {now.practice.falls.length > 0 && (
+            <>
+              <h3 className="mt-3 font-semibold">The last fall</h3>
+              <Remarks remarks={fallRemarks(now.practice.falls.at(-1)!)} />
+            </>
+          )}
           {!now.kept && <p className="mt-2 text-ink-2">Shorter than 5 seconds: it is not kept.</p>}
         </section>
       )}

@@ -28,6 +28,7 @@ export function Pad({ side, title, upper, lower, input, camStrip }: PadProps) {
     if (camStrip) input.cam(false);
   };
   const [high, line, low] = KEYS[side];
+  const beside = camStrip ? (side === 'left' ? 'pr-[32%]' : 'pl-[32%]') : '';
   return (
     <div
       className="relative flex-1 touch-none rounded-xl border-2 border-ink bg-surface select-none"
@@ -51,8 +52,12 @@ export function Pad({ side, title, upper, lower, input, camStrip }: PadProps) {
       <p className="pointer-events-none absolute inset-x-2 top-1/2 -translate-y-1/2 text-center font-bold">
         <span className="bg-surface px-1">{title}</span>
       </p>
-      <p className="pointer-events-none absolute inset-x-2 top-2 pr-[32%] text-sm leading-tight text-ink-2">{upper}</p>
-      <p className="pointer-events-none absolute inset-x-2 bottom-2 text-sm leading-tight text-ink-2">{lower}</p>
+      <p className={`pointer-events-none absolute inset-x-2 top-2 text-sm leading-tight text-ink-2 ${beside}`}>
+        {upper}
+      </p>
+      <p className={`pointer-events-none absolute inset-x-2 bottom-2 text-sm leading-tight text-ink-2 ${beside}`}>
+        {lower}
+      </p>
       <p className="num pointer-events-none absolute right-2 bottom-2 hidden text-sm text-ink-2 sm:block">
         {high![1]} {line![1]} {low![1]}
       </p>

@@ -67,7 +67,7 @@ export function TrainerDrawing({ practice: p }: { practice: Practice }) {
         colour={danger ? 'var(--stop)' : 'var(--ink-2)'}
         strong={danger}
       >
-        {danger ? 'above the line' : 'line of the device'}
+        {danger ? 'above the line' : 'device line'}
       </Label>
       {/* rope: slack hangs in a bow, then through the device to the hand */}
       <path

@@ -14,6 +14,7 @@ const FAMILY: Partial<Record<ProcedureId, readonly [Device['family'], ThreadingM
   'hitch-first': ['tube-grooved', 'brakes'],
   'single-rappel': ['tube-grooved', 'brakes'],
   'lower-ground': ['tube-grooved', 'brakes'],
+  'leader-ground': ['tube-grooved', 'brakes'],
   'second-up': ['guide-plate', 'guides'],
   eight: ['plain-eight', 'brakes'],
 };
