@@ -12,7 +12,8 @@ import { ITEM_KINDS } from './item.ts';
 
 const check = (setup: Setup) => buildCheck(setup, assess(setup).findings);
 /** Steps after the check (going, calls, pulling the rope), and the lanyard, which is not in the rig, nor is how the belayer is attached. */
-const AFTERWARDS = /^(lanyard-|belayer-on$|clip-|rope-out$|ends?-untie$|call-|climb$|check$|stance$|spot$|hand-down$|go$|partner-|pull)/;
+const AFTERWARDS =
+  /^(lanyard-|belayer-on$|clip-|rope-out$|ends?-untie$|call-|climb$|check$|stance$|spot$|hand-down$|go$|partner-|pull)/;
 const ids = (setup: Setup) => check(setup).map((i) => i.id);
 const joined = changed(rappelDouble, {
   rope: { use: 'joined' },
