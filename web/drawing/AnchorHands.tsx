@@ -1,4 +1,6 @@
 import type { Ref } from '@core/finding';
+import { threadingsOf } from '@core/fit';
+import { contextOf, guides } from '@core/parts';
 import { printInterval, printQuantity } from '@core/units';
 import { usePreferences } from '../app/preferences';
 import type { DrawingProps } from './drawing-props';
@@ -7,6 +9,7 @@ import { Hand } from './hands-parts';
 import { marksFor } from './marks';
 import { hullPath, Label, Marker } from './parts';
 import { glyphOf, rigView } from './rig-view';
+import { ThreadedDrawing } from './threaded/ThreadedDrawing';
 import { add, vec, type Vec } from './vector';
 
 const WIDTH = 320;
@@ -15,8 +18,59 @@ const X = 160;
 /** Px per mm: about life size on a desk. */
 const SCALE = 1.25;
 
+/** A plate at the anchor that grips by itself: which strand lies above decides, so that the section is drawn, as it is said to lie. */
+function GuideHands({ setup, assessment, chosen, onChoose }: DrawingProps) {
+  const view = rigView(setup);
+  const end = view.main.end.kind === 'device' ? view.main.end : null;
+  const family = view.device!.family;
+  const all = threadingsOf(family, 'guides');
+  const below = end?.loadStrand === 'below';
+  const hand = view.braker?.item?.brakeHand ?? 'right';
+  const x = (at: number) => (hand === 'left' ? 200 - at : at);
+  const parts: Record<Ref, Vec> = {
+    [view.main.end.id]: vec(x(104), 118),
+    ...(view.connector ? { [view.connector.id]: vec(x(60), 118) } : {}),
+    ...(view.braker ? { [view.braker.handId]: vec(x(156), 206) } : {}),
+  };
+  const marks = marksFor(assessment.findings, new Set(Object.keys(parts)), chosen);
+  return (
+    <figure className="min-w-0">
+      <figcaption className="flex min-h-11 flex-wrap items-center justify-between gap-x-3 sm:min-h-9">
+        <span className="font-bold">In the plate</span>
+        <span className="text-sm text-ink-2">
+          {end?.loadStrand === 'unknown' ? 'as it is meant to be; not said' : 'as it is said, each strand by itself'}
+        </span>
+      </figcaption>
+      <ThreadedDrawing
+        family={family}
+        mode="guides"
+        threading={all.find((t) => t.id === (below ? 'load-below' : 'right'))!}
+        hand={hand}
+      >
+        {marks.map((mark) => {
+          const at = parts[mark.part]!;
+          return (
+            <Marker
+              key={mark.part}
+              mark={mark}
+              at={at}
+              sign={add(at, vec(mark.part === view.main.end.id ? 40 : 0, -34))}
+              onChoose={onChoose}
+            />
+          );
+        })}
+      </ThreadedDrawing>
+    </figure>
+  );
+}
+
 /** A device at an anchor, large: load strand, brake strand and how it is led, with what the hand must hold. */
-export function AnchorHands({ setup, assessment, chosen, onChoose }: DrawingProps) {
+export function AnchorHands(props: DrawingProps) {
+  const { main } = rigView(props.setup);
+  return guides(main, contextOf(props.setup)) ? <GuideHands {...props} /> : <BrakedHands {...props} />;
+}
+
+function BrakedHands({ setup, assessment, chosen, onChoose }: DrawingProps) {
   const { system } = usePreferences();
   const view = rigView(setup);
   const { figures, findings } = assessment;

@@ -1,4 +1,4 @@
-import { useId } from 'react';
+import { useId, type ReactNode } from 'react';
 import type { Threading, ThreadingMode } from '@core/fit';
 import { traitsOf, type Device } from '@core/gear';
 import { ropeWay, type RopeWay, type Shape } from './paths';
@@ -19,13 +19,15 @@ interface ThreadedProps {
   readonly hand: 'right' | 'left';
   /** Small: no words in it. */
   readonly small?: boolean;
+  /** What stands on the drawing besides. */
+  readonly children?: ReactNode;
 }
 
 const METAL = { fill: 'var(--metal)', stroke: 'var(--ink)', strokeWidth: 1.4 } as const;
 const BAR = { fill: 'none', stroke: 'var(--metal)', strokeWidth: 9 } as const;
 
 /** A device with its rope, as somebody sees it who has it in front of them; mirrored for the left hand. */
-export function ThreadedDrawing({ family, mode, threading, hand, small = false }: ThreadedProps) {
+export function ThreadedDrawing({ family, mode, threading, hand, small = false, children }: ThreadedProps) {
   const title = useId();
   const shape = shapeOf(family, mode);
   const way = ropeWay(shape, threading.id);
@@ -48,7 +50,7 @@ export function ThreadedDrawing({ family, mode, threading, hand, small = false }
     </text>
   );
   return (
-    <svg viewBox="0 0 200 252" className="w-full" role="img" aria-labelledby={title}>
+    <svg viewBox="0 0 200 252" className="w-full" role={children ? 'group' : 'img'} aria-labelledby={title}>
       <title id={title}>{`${traitsOf(family).label}. ${threading.label}. ${threading.happens}`}</title>
       <g transform={left ? 'translate(200 0) scale(-1 1)' : undefined}>
         {way.beside && <Rope d={way.beside} b />}
@@ -93,6 +95,7 @@ export function ThreadedDrawing({ family, mode, threading, hand, small = false }
           {way.beside && words([50, 232], 'not in it', 16)}
         </>
       )}
+      {children}
     </svg>
   );
 }
