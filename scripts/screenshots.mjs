@@ -10,7 +10,10 @@ const browser = await chromium.launch(launch);
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
+// Names of pictures to take: all where none is named.
+const only = process.argv.slice(2);
 async function at(viewport, path, file, act = async () => undefined) {
+  if (only.length > 0 && !only.includes(file)) return;
   const context = await browser.newContext({ viewport, colorScheme: 'light', timezoneId: 'UTC' });
   const page = await context.newPage();
   await page.goto(base + path);
@@ -99,19 +102,19 @@ await at(
 await at(DESK, '/demo/setups', 'start.png', (page) => page.getByRole('button', { name: 'New set-up' }).click());
 await at(DESK, '/demo/setups/setup-parapet-tube', 'lowering.png');
 await at(DESK, '/demo/setups/choice-wall', 'top-rope.png');
-await at({ width: 1280, height: 1000 }, '/demo/setups/setup-pier-3', 'variations.png', (page) =>
-  page.getByRole('button', { name: 'Add …' }).click(),
-);
+await at({ width: 1280, height: 900 }, '/demo/setups/setup-ledge-two', 'two-seconds.png', async (page) => {
+  await page.getByRole('button', { name: /^Device at the anchor/ }).click();
+  await page.getByLabel('The two ropes leave the device').selectOption('crossed');
+  await page.evaluate(() => scrollTo(0, 0));
+});
+await at(PHONE, '/demo/hands?seed=7', 'hands.png', async (page) => {
+  await page.getByRole('button', { name: 'Begin' }).click();
+  for (const key of ['Period', 'KeyX']) await page.keyboard.down(key);
+  await page.waitForTimeout(4000);
+});
 await at(DESK, '/demo/setups/setup-high-span/holds', 'holds.png', (page) =>
   page.locator('[data-row="brakeHand"]').getByRole('button').click(),
 );
-await at(DESK, '/demo/setups/setup-low-span/holds', 'ways.png', async (page) => {
-  await page.getByRole('button', { name: 'Second rope held from above' }).click();
-  await page
-    .getByRole('heading', { name: 'Other ways to back it up' })
-    .evaluate((heading) => heading.scrollIntoView({ block: 'start' }));
-  await page.mouse.wheel(0, -70);
-});
 await at(DESK, '/demo/steps/sequence-low-span', 'steps.png');
 await at(PHONE, '/demo/steps/sequence-wall/run', 'run-phone.png', async (page) => {
   for (let i = 0; i < 4; i += 1) await page.getByRole('button', { name: /^Done/ }).click();

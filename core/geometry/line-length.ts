@@ -45,16 +45,25 @@ function endClosed({ rope, heightM, perHeight, end, endsAt }: LineLengthInput): 
     });
   }
   const toSpareM = minus(ropeLengthM(rope), exactly(perHeight * heightM));
-  const surelyDown = endsAt === 'ground' && toSpareM.low >= threshold('ropeEndMarginM');
+  // Up and down again: the belayer stands aside, moves, and holds some rope in the hand.
+  const spareM = threshold(perHeight > 1 ? 'closedSystemM' : 'ropeEndMarginM');
+  const surelyDown = endsAt === 'ground' && toSpareM.low >= spareM;
   return finding({
     code: 'geometry.ends-open',
     severity: surelyDown ? 'mind' : 'stop',
     subject,
     says: 'The free end of the rope is not knotted.',
     because: surelyDown
-      ? 'By the lengths entered there is rope to spare; a wrong length would not be noticed.'
-      : 'It is not certain that the rope reaches: its end can run through the device.',
-    remedy: 'Tie a stopper with a long tail into the end.',
+      ? 'By the lengths entered {spare~} are to spare; a wrong length would not be noticed.'
+      : 'With {spare~} to spare it is not certain that the rope reaches: its end can run through the device.',
+    remedy:
+      perHeight > 1
+        ? 'Tie a stopper with a long tail into the end, or tie the belayer into it.'
+        : 'Tie a stopper with a long tail into the end.',
+    numbers: [
+      { key: 'spare', label: 'Rope to spare', quantity: 'lengthM', value: toSpareM },
+      { key: 'asked', label: 'Asked for with an open end', quantity: 'lengthM', value: exactly(spareM) },
+    ],
   });
 }
 

@@ -209,6 +209,7 @@ export const CONSTANTS = {
   hitchLegStopMm: one(20, 'mm', 'free loop of a hitch below which it cannot be clipped', 'practice-hitch-clear'),
   hitchLegMindMm: one(40, 'mm', 'free loop of a hitch below which clipping is a fight', 'practice-hitch-clear'),
   hitchCordLeastMm: one(5, 'mm', 'least diameter of a cord whose hitch must hold a person', 'practice-hitch-cord'),
+  closedSystemM: one(2.5, 'm', 'rope asked for beyond up and down again while its end is open', 'practice-ends-closed'),
   ropeEndMarginM: one(1, 'm', 'rope asked for below the stance', 'memory-margins'),
   jerkFactor: one(2, '1', 'a jerky rappel loads the line with at most this times body weight', 'memory-margins'),
   strengthMarginMind: one(2, '1', 'strength over load below which a part is marked Mind', 'memory-margins'),
