@@ -101,6 +101,19 @@ function strands(ctx: Context, a: Attachment): CheckItem[] {
       }),
       pull,
     ];
+  // A hitch has no maker and no way in: it shows by flipping over.
+  if (traitsOf(end.item!.family).tied)
+    return [
+      item({
+        ...shared,
+        look: 'The hitch on the connector, from both sides.',
+        touch: 'Pull hard at one strand, then at the other.',
+        question: 'What did the hitch do?',
+        expected: 'It flipped over and held each time',
+        others: ['It ran', 'It did not flip over'],
+      }),
+      pull,
+    ];
   return [
     item({
       ...shared,

@@ -158,7 +158,10 @@ function inDoubt(singles: readonly SinglePoint[], findings: readonly Finding[]):
       severity: mind ? 'mind' : 'untested',
       subject: open.map(({ fault }) => fault.part),
       says: `Nothing holds when ${open.map(({ fault }) => literal(fault.says)).join(', or when ')}.`,
-      because: 'Each is the only one of its kind, and something is open about it.',
+      because:
+        open.length > 1
+          ? 'There is only one of each, and something is open about it.'
+          : 'There is only one, and something is open about it.',
       remedy: 'Settle what is found about it, or back it up.',
     }),
   ];

@@ -67,7 +67,7 @@ export const BREACHES = {
   fall: 'You fall',
   unattached: 'Nothing holds you',
   untested: 'You trust what was not locked and tested',
-  drop: 'You drop onto another attachment',
+  drop: 'You drop before something catches you',
   stranded: 'You are stranded',
   dropped: 'Something falls down',
 } as const;
