@@ -1,5 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { deviceExponent, frictionShifts, handForceN, tubeExponent, type Conditions } from './index.ts';
+import {
+  bite,
+  deviceExponent,
+  frictionShifts,
+  handForceN,
+  hitchGripMargin,
+  tubeExponent,
+  type Conditions,
+} from './index.ts';
 
 /*
  * The closed forms once more, worked out here with the numbers themselves and by hand, not with the register: both ends of every interval, so that a
@@ -101,5 +109,33 @@ describe('the hand', () => {
   it('measured once it is known to a tenth', () => {
     const { low, high } = handForceN({ handForceN: 300, massKg: 90 }, { diameterMm: 10, weather: 'dry' }).forceN;
     expect([low, high]).toEqual([270, 330].map((n) => expect.closeTo(n, 9) as number));
+  });
+});
+
+describe('the grip of a friction hitch', () => {
+  const margin = (material: 'polyamide' | 'polyester' | 'aramid' | 'uhmwpe', wraps = 3) => {
+    const { low, best, high } = hitchGripMargin({
+      cordDiameterMm: 6,
+      ropeDiameterMm: 10,
+      wraps,
+      material,
+      weather: 'dry',
+      sheath: 'smooth',
+    });
+    return [low, best, high];
+  };
+  /** Wraps over the wraps needed, ln R / (2 pi mu), cord on rope 0.17, 0.22, 0.30. */
+  const should = (ratio: number, ...factor: Three[]) =>
+    product([0.17, 0.22, 0.3], ...factor).map((mu) => (3 * 2 * Math.PI * mu) / Math.log(ratio)) as unknown as Three;
+  it('polyamide, polyester 0.90 to 1, aramid 0.85 to 1, UHMWPE 0.4 to 0.7 of its friction', () => {
+    close(margin('polyamide'), should(20));
+    close(margin('polyester'), should(20, [0.9, 0.95, 1]));
+    close(margin('aramid'), should(20, [0.85, 0.95, 1]));
+    close(margin('uhmwpe'), should(20, [0.4, 0.55, 0.7]));
+  });
+  it('cord thicker than 0.8 of the rope loses bite', () => {
+    expect(bite(8, 10)).toBe(1);
+    expect(bite(9, 10)).toBeCloseTo(1 - 1.5 * 0.1, 9);
+    expect(bite(9, 10)).toBeGreaterThan(bite(9.5, 10));
   });
 });
