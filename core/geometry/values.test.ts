@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Interval } from '../units/index.ts';
 import { club } from '../samples/index.ts';
-import { attachmentToDeviceMm, extensionMm, hitchReach, loopLengthMm } from './index.ts';
+import { attachmentToDeviceMm, extensionMm, hitchReach, loopLengthMm, ropeBudget } from './index.ts';
 
 /*
  * Lengths worked out once more by hand, with the numbers themselves and not with the register: both ends of every interval, so that a number that slips
@@ -50,4 +50,12 @@ describe('a loop of cord', () => {
 it('the lip of the device hangs 0 to 25 mm below its bar, 10 as a rule', () => {
   const input = { climber: club.ilse, extensionMm: { low: 300, best: 320, high: 340 } };
   close(attachmentToDeviceMm({ ...input, attachedTo: 'belay-loop' }, false), [275, 310, 340]);
+});
+
+describe('rope that knots use', () => {
+  const rope = (lengthM: number) => ({ ...club.longRope, lengthM, measuredLengthM: lengthM });
+  const budget = (more: Partial<Parameters<typeof ropeBudget>[0]>) =>
+    ropeBudget({ ropeA: rope(60), ropeB: null, middleMissM: 0, ends: 'open', descentM: 20, endsAt: 'ground', ...more });
+  it('a knotted end 0.30, 0.45, 0.60 m', () => close(budget({ ends: 'both-knotted' }).strandAM, [29.4, 29.55, 29.7]));
+  it('a joint 0.40, 0.50, 0.70 m of each rope', () => close(budget({ ropeB: rope(50) }).strandBM, [49.3, 49.5, 49.6]));
 });
