@@ -71,6 +71,9 @@ describe('people', () => {
   it.each([
     [70, 70, []],
     [80, 60, ['belay.masses mind']],
+    // 1.8 times 60 kg over 1.2 is 90 kg.
+    [89, 60, ['belay.masses mind']],
+    [91, 60, ['belay.masses stop']],
     [95, 60, ['belay.masses stop']],
     [110, 48, ['belay.masses stop']],
     [50, 80, ['belay.masses mind']],

@@ -266,3 +266,28 @@ describe('laws', () => {
     );
   });
 });
+
+describe('limits of fit, from both sides', () => {
+  // Stock 12 in an end 46 wide through 14 mm of device: a hole of 13.0918 mm is needed.
+  const needed = 23 + 12 - Math.sqrt(23 ** 2 - 7 ** 2);
+  it.each([
+    [-0.21, 'connector.does-not-pass stop'],
+    [-0.19, 'connector.barely-passes mind'],
+    [0.19, 'connector.barely-passes mind'],
+    [0.21, 'connector.stock-wedges mind'],
+    [0.49, 'connector.stock-wedges mind'],
+    [0.51, 'connector.way-free clear'],
+  ])('%s mm of play: %s', (playMmOfHole, expected) =>
+    expect(codes({}, { eyeMm: needed + playMmOfHole })).toContain(expected),
+  );
+  it.each([
+    [1.01, false],
+    [0.99, true],
+    [-0.49, true],
+    [-0.51, false],
+  ])('a gap %s mm wider than the bar wedges it: %s', (looserMm, expected) =>
+    expect(codes({}, { gapMm: 12 + looserMm, eyeMm: 30 }).some((c) => c.startsWith('connector.stock-wedges'))).toBe(
+      expected,
+    ),
+  );
+});
