@@ -105,7 +105,7 @@ await at(DESK, '/demo/setups/choice-wall', 'top-rope.png');
 await at({ width: 1280, height: 900 }, '/demo/setups/setup-ledge-two', 'two-seconds.png', async (page) => {
   await page.getByRole('button', { name: /^Device at the anchor/ }).click();
   await page.getByLabel('The two ropes leave the device').selectOption('crossed');
-  await page.evaluate(() => scrollTo(0, 0));
+  await page.getByRole('heading', { level: 1 }).scrollIntoViewIfNeeded();
 });
 await at(PHONE, '/demo/hands?seed=7', 'hands.png', async (page) => {
   await page.getByRole('button', { name: 'Begin' }).click();
