@@ -40,6 +40,7 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
     await type(page, 'Strength along', '22');
     await type(page, 'Strength across', '8');
     await type(page, 'Strength, gate open', '7');
+    await pick(page, 'Condition of the connector', 'Sound, looked over by eye and hand');
     await press(page, page.getByRole('button', { name: 'Save' }));
   };
   await next('Add a connector');

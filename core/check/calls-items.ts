@@ -44,7 +44,8 @@ export function callsItems({ setup }: Context): CheckItem[] {
             look: 'Away from each other.',
             touch: `The climber tugs as for “${wordFor(words, 'off-belay')}”.`,
             question: 'How many tugs did the belayer count?',
-            expected: `${tugs}, long and clear`,
+            // Where the two agreed on something of their own, that is what counts.
+            expected: words['off-belay'] === '' ? `${tugs}, long and clear` : literal(words['off-belay']),
             others: ['Another number', 'They were not tried'],
             why: 'Tugs get lost over edges, and rope pulled up for a clip feels like one.',
             sources: ['practice-calls'],
