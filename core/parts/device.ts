@@ -159,20 +159,21 @@ const firstRope = (a: Attachment, { index }: Context): Ref => ropeSlots(linesOf(
 /** A device at the anchor: how the brake strand is led decides what it holds. */
 function ledUnknown(a: Attachment, ctx: Context): Finding[] {
   const end = deviceOf(a);
-  if (
-    a.root.kind !== 'anchor' ||
-    !end?.item ||
-    end.brakeLed !== 'unknown' ||
-    end.brakeAngleDeg !== null ||
-    !brakes(a, ctx.use(a))
-  )
-    return [];
+  if (a.root.kind !== 'anchor' || !end?.item || !brakes(a, ctx.use(a))) return [];
+  const { brakeLed, brakeAngleDeg } = end;
+  // Straight down is no bend, led up and over is the most there is: an angle on the other side of a right angle is a mistake of one of them.
+  const contradicts =
+    brakeAngleDeg !== null &&
+    ((brakeLed === 'below' && brakeAngleDeg > 90) || (brakeLed === 'redirected' && brakeAngleDeg < 90));
+  if (!contradicts && (brakeLed !== 'unknown' || brakeAngleDeg !== null)) return [];
   return [
     finding({
       code: 'friction.brake-led-unknown',
       severity: 'untested',
       subject: [handOf(a, ctx) ?? end.id, end.id],
-      says: 'It is not said how the brake strand is led at the anchor.',
+      says: contradicts
+        ? 'The angle of the brake strand does not fit how it is said to be led.'
+        : 'It is not said how the brake strand is led at the anchor.',
       because:
         'Straight down it runs beside the load, and most devices then hold a third of what they hold on a harness.',
       remedy: 'Say it. For all but a Munter hitch: lead the brake strand up through a connector above the device.',

@@ -88,6 +88,21 @@ describe('the angle of the brake strand at an anchor', () => {
     expect(at('redirected', 90)).toBeCloseTo(Math.PI / 2, 12);
     expect(at('below', 180)).toBeCloseTo(Math.PI, 12);
   });
+  it('an angle that does not fit how the strand is led is not tested, whatever the hand then holds', () => {
+    const said = (brakeLed: string, brakeAngleDeg: number | null) =>
+      found(changed(filled(SETUPS.lower), { device: { brakeLed, brakeAngleDeg } }), 'friction.brake-led-unknown').map(
+        (f) => f.severity,
+      );
+    expect(said('below', 170)).toEqual(['untested']);
+    expect(said('redirected', 20)).toEqual(['untested']);
+    for (const [led, deg] of [
+      ['below', 20],
+      ['redirected', 150],
+      ['redirected', null],
+      ['unknown', 150],
+    ] as const)
+      expect(said(led, deg)).toEqual([]);
+  });
   it('the less it is bent back the harder the hand must pull', () => {
     const need = (deg: number) => {
       const setup = changed(withItem(filled(SETUPS.lower), 'device', club.groovedTube), {
