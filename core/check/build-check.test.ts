@@ -13,7 +13,7 @@ import { ITEM_KINDS } from './item.ts';
 const check = (setup: Setup) => buildCheck(setup, assess(setup).findings);
 /** Steps after the check (going, calls, pulling the rope), and the lanyard, which is not in the rig, nor is how the belayer is attached. */
 const AFTERWARDS =
-  /^(lanyard-|belayer-on$|clip-|rope-out$|ends?-untie$|call-|climb$|check$|stance$|spot$|hand-down$|go$|partner-|pull)/;
+  /^(lanyard-|belayer-on$|clip-|rope-out$|ends?-untie$|call-|climb$|climb-other$|wait-other$|check$|stance$|spot$|hand-down$|go$|partner-|pull)/;
 const ids = (setup: Setup) => check(setup).map((i) => i.id);
 const joined = changed(rappelDouble, {
   rope: { use: 'joined' },
@@ -88,6 +88,7 @@ describe('buildCheck', () => {
       'lower-ground',
       'second-up',
       'single-rappel',
+      'two-seconds',
     ]);
     for (const [name, sequence] of procedures.filter(([, s]) => of.has(s.procedure))) {
       const looked = new Set<string>(Object.values(ITEM_KINDS).flat());

@@ -38,7 +38,8 @@ export function sequenceOf({
     const item = a.root.kind === 'anchor' ? deviceOf(a)?.item : null;
     return item ? traitsOf(item.family).guideMode : false;
   });
-  if ((template === 'belay-second' || template === 'belay-seconds') && plate) return newSequence('second-up', 'x', '');
+  if (template === 'belay-second' && plate) return newSequence('second-up', 'x', '');
+  if (template === 'belay-seconds' && plate) return newSequence('two-seconds', 'x', '');
   if (template === 'belay-leader') return newSequence('leader-ground', 'x', '');
   // Whoever climbs on a top rope is lowered on it.
   if (template === 'lower-ground' || template === 'belay-top-rope') return newSequence('lower-ground', 'x', '');

@@ -49,7 +49,7 @@ export const ITEM_KINDS = {
   'tether-to': [],
   'weigh-device': ['device-weigh'],
   'lanyard-on': [],
-  'hold-person': ['device-weigh', 'take-in', 'plate-weigh'],
+  'hold-person': ['device-weigh', 'take-in', 'plate-weigh', 'plate-weigh-other'],
   'hitch-bites': ['hitch-test'],
   'hitch-lets-go': [],
   'hitch-clear': [],

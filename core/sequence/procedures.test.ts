@@ -186,6 +186,50 @@ describe('known fatal mistakes', () => {
     expect(named(ground, ['device-lock'])).not.toBe('harmless');
   });
 
+  it('a leader from a stance: nothing clipped above it, clipped from the wrong side, a tether too long, off belay before the call', () => {
+    for (const belay of ['harness', 'anchor']) {
+      const stance = withOption(fresh('leader-stance'), 'belay', belay);
+      expect(named(stance, ['clip-first'])).toBe('drop');
+      expect(named(stance, [], { 'clip-first': 'back' })).toBe('drop');
+      expect(named(stance, [belay === 'anchor' ? 'upward-hold' : 'tether-set'])).toBe('drop');
+      expect(named(stance, ['belayer-on'])).toBe('fall');
+      expect(named(stance, ['call-off'])).toBe('fall');
+      expect(named(stance, ['pile'])).toBe('stranded');
+      expect(named(stance, [], { 'device-thread': 'backwards' })).toMatch(/^shows/);
+    }
+  });
+  it('two seconds: what holds one is not tried for the other, ropes that cross, a plate opened for one of them', () => {
+    const two = fresh('two-seconds');
+    expect(named(two, ['plate-weigh-other'])).toBe('untested');
+    expect(named(two, [], { 'plate-thread': 'other-below' })).toMatch(/^shows/);
+    expect(named(two, ['plate-weigh-other'], { 'plate-thread': 'other-below' })).toBe('fall');
+    expect(named(two, [], { 'climb-other': 'crosses' })).toBe('fall');
+    expect(named(two, [], { 'clip-hitch': 'on-connector' })).toBe('fall');
+    expect(named(two, ['wait-other'])).toBe('drop');
+    expect(named(two, ['clip-hitch-other'])).not.toBe('harmless');
+    expect(breachesOf(moved(two, 'rope-out', 'go-on-other')).join(' ')).toMatch(/opened while the other still hangs/);
+  });
+  it('lowering a second: the hand alone, the brake strand beside the load, an open end, the hand at the sling', () => {
+    const second = fresh('lower-second');
+    expect(named(second, ['hitch-tie'])).toMatch(/^fall|^shows/);
+    expect(named(second, ['hitch-tie', 'hitch-lock', 'hitch-test'])).toBe('fall');
+    expect(named(second, [], { 'hitch-tie': 'few' })).toMatch(/^shows: The hitch on the brake strand does not hold/);
+    expect(named(second, ['brake-led', 'hand-on'])).toBe('fall');
+    expect(named(second, ['end-knot'])).toBe('fall');
+    expect(named(second, [], { lower: 'let-go' })).toBe('drop');
+    expect(named(second, ['rope-reach'])).toBe('stranded');
+    expect(named(second, ['call-lower'])).toBe('fall');
+  });
+  it('tied off: the slip knot alone, not tried, the hand off before it is opened, gone on in silence', () => {
+    const off = fresh('tie-off');
+    expect(named(off, ['back-up'])).toBe('fall');
+    expect(named(off, ['slip-knot'])).not.toBe('harmless');
+    expect(named(off, ['ease'])).toBe('untested');
+    expect(named(off, [], { 'slip-off': 'let-go' })).toBe('fall');
+    expect(named(off, ['slip-off'])).not.toBe('harmless');
+    expect(named(off, ['call-go'])).toBe('drop');
+  });
+
   it('eight: hand off before the knot, knot off before the hand is back', () => {
     const eight = fresh('eight');
     expect(named(eight, ['knot'])).toBe('drop');
@@ -318,6 +362,67 @@ const NEVER_CLEAR: Partial<Record<ProcedureId, readonly (readonly [string, strin
     ['hand-down', 'climb'],
     ['clip-top', 'lower'],
     ['call-top', 'lower'],
+  ],
+  'leader-stance': [
+    ['belayer-on', 'climb'],
+    ['tie-in', 'lanyard-off'],
+    ['device-lock', 'check'],
+    ['belayer-on', 'check'],
+    ['device-weigh', 'lanyard-off'],
+    ['hand-on', 'lanyard-off'],
+    ['check', 'climb'],
+    ['call-climb', 'climb'],
+    ['clip-first', 'climb'],
+    ['pile', 'climb'],
+    ['tether-set', 'climb'],
+    ['lanyard-lock', 'rope-out'],
+    ['lanyard-weigh', 'call-off'],
+    ['lanyard-lock', 'call-off'],
+    ['belayer-on', 'device-weigh'],
+    ['call-off', 'rope-out'],
+  ],
+  'two-seconds': [
+    ['belayer-on', 'climb'],
+    ['plate-lock', 'climb'],
+    ['tie-in-other', 'climb-other'],
+    ['plate-weigh', 'climb'],
+    ['plate-weigh-other', 'climb-other'],
+    ['take-in', 'climb'],
+    ['call-climb', 'climb'],
+    ['call-other', 'climb-other'],
+    ['wait-other', 'clip-hitch'],
+    ['clip-weigh', 'call-off'],
+    ['clip-lock', 'call-off'],
+    ['clip-weigh-other', 'call-off-other'],
+    ['clip-hitch-other', 'rope-out'],
+    ['clip-lock-other', 'rope-out'],
+    ['clip-weigh-other', 'rope-out'],
+    ['call-off', 'rope-out'],
+    ['call-off-other', 'rope-out'],
+  ],
+  'lower-second': [
+    ['call-lower', 'tilt'],
+    ['brake-led', 'tilt'],
+    ['hitch-tie', 'tilt'],
+    ['hitch-lock', 'tilt'],
+    ['hitch-test', 'tilt'],
+    ['hand-on', 'tilt'],
+    ['release-rig', 'tilt'],
+    ['end-knot', 'lower'],
+    ['rope-reach', 'lower'],
+    ['tilt', 'lower'],
+    ['hold', 'lower'],
+    ['grip', 'hitch-off'],
+  ],
+  'tie-off': [
+    ['call-hang', 'hand-off'],
+    ['slip-knot', 'hand-off'],
+    ['back-up', 'hand-off'],
+    ['ease', 'hand-off'],
+    ['hand-back', 'back-up-off'],
+    ['slip-off', 'go'],
+    ['call-go', 'go'],
+    ['work', 'call-go'],
   ],
   'tree-descent': [
     ['rehearse', 'climb'],

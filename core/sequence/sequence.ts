@@ -14,6 +14,10 @@ export const PROCEDURE_IDS = [
   'lower-ground',
   'second-up',
   'leader-ground',
+  'leader-stance',
+  'two-seconds',
+  'lower-second',
+  'tie-off',
 ] as const;
 export type ProcedureId = (typeof PROCEDURE_IDS)[number];
 

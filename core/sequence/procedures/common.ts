@@ -1,5 +1,5 @@
 import { fact, flag, is, lane, not, step, to, wrong } from '../build.ts';
-import type { Step } from '../procedure.ts';
+import type { Condition, Step } from '../procedure.ts';
 
 /** A lanyard to the master point of the anchor. */
 export const lanyardLane = lane('lanyard', 'Lanyard', [[is('lanyard.at', 'anchor')]]);
@@ -166,3 +166,32 @@ export const hitchBelow = {
     ),
   ],
 };
+
+/** Whoever belays off the ground hangs on the anchor by an attachment of their own. */
+export const belayerFact = flag('belayerOn', 'the belayer hangs on the anchor by an own attachment');
+export const belayerOn = step(
+  'belayer-on',
+  'Attach yourself to the anchor.',
+  'Your own attachment is locked and carries you.',
+  { who: 'belayer', sets: [to('belayerOn', 'yes')] },
+);
+/** The call before somebody climbs; `more` says what stands by then. */
+export const callClimb = (...more: Condition[]) =>
+  step('call-climb', 'Call that you climb, with the name, and hear the answer.', 'The answer came from your belayer.', {
+    who: 'both',
+    can: [is('rope.on'), ...more],
+    sets: [to('called', 'yes')],
+  });
+/** Up on a rope from above, with no slack left in it. */
+export const climbTight = (who: string, does: string) =>
+  step('climb', does, 'Never more slack than an arm’s length.', {
+    who,
+    can: [is('rope.on'), is('where', 'ground')],
+    sets: [to('where', 'up'), to('weight', 'rope')],
+    wrongs: [wrong('slack', 'slack is left hanging', to('where', 'up'), to('weight', 'rope'), to('slack', 'yes'))],
+  });
+export const clipLock = step('clip-lock', 'Lock the connector of the hitch.', 'Gate shut and locked.', {
+  who: 'belayer',
+  can: [is('clip.on')],
+  sets: [to('clip.locked', 'yes')],
+});

@@ -6,10 +6,14 @@ import { eight } from './eight.ts';
 import { hitchFirst } from './hitch-first.ts';
 import { lowerFromAnchor, lowerFromGround } from './lowering.ts';
 import { leaderFromGround } from './leader-ground.ts';
+import { leaderFromStance } from './leader-stance.ts';
+import { lowerSecond } from './lower-second.ts';
 import { secondUp } from './second-up.ts';
 import { singleRappel } from './single-rappel.ts';
 import { stopAndGo } from './stop-and-go.ts';
+import { tieOff } from './tie-off.ts';
 import { treeDescent } from './tree-descent.ts';
+import { twoSeconds } from './two-seconds.ts';
 
 /** The procedures that come with Zevrin, by id. Common practice (`practice-stances`), in our own words; local teaching may differ. */
 export const PROCEDURES = {
@@ -24,4 +28,8 @@ export const PROCEDURES = {
   'lower-ground': lowerFromGround,
   'second-up': secondUp,
   'leader-ground': leaderFromGround,
+  'leader-stance': leaderFromStance,
+  'two-seconds': twoSeconds,
+  'lower-second': lowerSecond,
+  'tie-off': tieOff,
 } as const satisfies Record<ProcedureId, Procedure>;

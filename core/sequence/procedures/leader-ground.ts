@@ -1,4 +1,5 @@
 import { fact, flag, is, lane, never, not, procedure, step, to, wrong } from '../build.ts';
+import { callClimb } from './common.ts';
 import { agree, alone, endKnot, facts, ground, held, lock, lowerStep, openEnd, tieIn, untie } from './lowering.ts';
 
 const belayer = { who: 'belayer' } as const;
@@ -132,16 +133,7 @@ export const leaderFromGround = procedure({
       ...belayer,
       sets: [to('stance', 'close')],
     }),
-    step(
-      'call-climb',
-      'Call that you climb, with the name, and hear the answer.',
-      'The answer came from your belayer.',
-      {
-        who: 'both',
-        can: [is('rope.on'), is('where', 'ground')],
-        sets: [to('called', 'yes')],
-      },
-    ),
+    callClimb(is('where', 'ground')),
     step('spot', 'Stand below with both hands up, enough slack in the rope.', 'Hands at the hips of the leader.', {
       ...belayer,
       can: [is('where', 'ground', 'low'), is('stance', 'close')],

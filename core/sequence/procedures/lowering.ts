@@ -28,14 +28,14 @@ export const alone = never(
   is('agreed', 'no'),
 );
 
-export const tieIn = (who: string) =>
+export const tieIn = (who: string, ...more: Condition[]) =>
   step(
     'tie-in',
     'Tie in with a figure eight through both tie-in points.',
     'Five pairs of strands, a tail longer than a fist.',
     {
       who,
-      can: [is('tie', 'none')],
+      can: [is('tie', 'none'), ...more],
       sets: [to('tie', 'finished')],
       wrongs: [wrong('unfinished', 'the knot is not traced to the end', to('tie', 'unfinished'))],
     },

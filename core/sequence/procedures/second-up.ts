@@ -1,4 +1,6 @@
 import { fact, flag, is, lane, never, not, procedure, step, to, wrong } from '../build.ts';
+import { belayerFact, belayerOn, callClimb, climbTight, clipLock } from './common.ts';
+import { tieIn } from './lowering.ts';
 
 /** Steps of who belays at the anchor. */
 const belayer = { who: 'belayer' } as const;
@@ -26,7 +28,7 @@ export const secondUp = procedure({
       'load-above': 'the strand to the second lies above the brake strand',
       none: 'no rope is in the plate',
     }),
-    flag('belayerOn', 'the belayer hangs on the anchor by an own attachment'),
+    belayerFact,
     flag('overridden', 'the brake strand is led up and loaded', 'the brake strand hangs down'),
     flag('slack', 'slack lies between plate and second', 'the rope is tight from the plate to the second'),
     flag('called', 'both have called that the second climbs'),
@@ -55,10 +57,7 @@ export const secondUp = procedure({
     ),
   ],
   steps: [
-    step('belayer-on', 'Attach yourself to the anchor.', 'Your own attachment is locked and carries you.', {
-      ...belayer,
-      sets: [to('belayerOn', 'yes')],
-    }),
+    belayerOn,
     step(
       'plate-thread',
       'Hang the plate at the anchor by its own eye and put the rope in.',
@@ -82,17 +81,7 @@ export const secondUp = procedure({
       can: [not('plate', 'none')],
       sets: [to('rope.locked', 'yes')],
     }),
-    step(
-      'tie-in',
-      'Tie in with a figure eight through both tie-in points.',
-      'Five pairs of strands, a tail longer than a fist.',
-      {
-        who: 'second',
-        can: [is('tie', 'none'), is('where', 'ground')],
-        sets: [to('tie', 'finished')],
-        wrongs: [wrong('unfinished', 'the knot is not traced to the end', to('tie', 'unfinished'))],
-      },
-    ),
+    tieIn('second', is('where', 'ground')),
     step('take-in', 'Take in until the rope is tight.', 'The rope pulls at the second, not at a ledge or a crack.', {
       ...belayer,
       can: [not('plate', 'none'), not('tie', 'none')],
@@ -104,22 +93,8 @@ export const secondUp = procedure({
       'The plate holds by itself; nothing creeps.',
       { who: 'second', can: [is('rope.on'), is('tie', 'unfinished', 'finished'), is('slack', 'no')], tests: 'rope' },
     ),
-    step(
-      'call-climb',
-      'Call that you climb, with the name, and hear the answer.',
-      'The answer came from your belayer.',
-      {
-        who: 'both',
-        can: [is('rope.on'), is('slack', 'no')],
-        sets: [to('called', 'yes')],
-      },
-    ),
-    step('climb', 'Climb; the belayer takes in at once.', 'Never more slack than an arm’s length.', {
-      who: 'second',
-      can: [is('rope.on'), is('where', 'ground')],
-      sets: [to('where', 'up'), to('weight', 'rope')],
-      wrongs: [wrong('slack', 'slack is left hanging', to('where', 'up'), to('weight', 'rope'), to('slack', 'yes'))],
-    }),
+    callClimb(is('slack', 'no')),
+    climbTight('second', 'Climb; the belayer takes in at once.'),
     step('arrive', 'Come up to the anchor and stand; the rope stays tight.', 'Within reach of the anchor.', {
       who: 'second',
       can: [is('where', 'up')],
@@ -142,11 +117,7 @@ export const secondUp = procedure({
         ],
       },
     ),
-    step('clip-lock', 'Lock the connector of the hitch.', 'Gate shut and locked.', {
-      ...belayer,
-      can: [is('clip.on')],
-      sets: [to('clip.locked', 'yes')],
-    }),
+    clipLock,
     step(
       'clip-weigh',
       'Lean into the hitch with your whole weight.',

@@ -16,6 +16,8 @@ const FAMILY: Partial<Record<ProcedureId, readonly [Device['family'], ThreadingM
   'lower-ground': ['tube-grooved', 'brakes'],
   'leader-ground': ['tube-grooved', 'brakes'],
   'second-up': ['guide-plate', 'guides'],
+  'two-seconds': ['guide-plate', 'guides'],
+  'leader-stance': ['tube-grooved', 'brakes'],
   eight: ['plain-eight', 'brakes'],
 };
 const THREADS = /^(device-thread$|thread-|plate-thread$)/;
