@@ -84,6 +84,16 @@ describe('people', () => {
     expect(masses(50, 80, 'belay-top-rope')).toEqual([]);
     expect(masses(95, 55, 'belay-top-rope')).toEqual(['belay.masses stop']);
   });
+  it('a belayer far from the wall, and one of whom it is not said where', () => {
+    const at = (fromWallM: number | null, stands: 'free' | 'anchored' = 'free') =>
+      found(sample('belay-leader', { belayer: { fromWallM, stands } })).filter((f) => f.startsWith('belay.stance'));
+    expect(at(2)).toEqual([]);
+    expect(at(2.1)).toEqual(['belay.stance mind']);
+    expect(at(6, 'anchored')).toEqual([]);
+    expect(at(null)).toEqual(['belay.stance untested']);
+    const top = sample('belay-top-rope', { belayer: { fromWallM: null } });
+    expect(found(top).join()).not.toContain('belay.stance');
+  });
   it('a belayer who is tied to an anchor is not lifted; one who is clipped to something else is', () => {
     const alone = sample(
       'belay-leader',

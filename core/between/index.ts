@@ -1,4 +1,5 @@
 export { baseTieJudge, treeConnectorJudge } from './tree.ts';
+export { stanceJudge } from './stance.ts';
 export { massesJudge } from './masses.ts';
 export { clearanceJudge, handAboveJudge, stands } from './clearance.ts';
 export { besideJudge, seatJudge, wayJudge, waysLeft } from './connector-device.ts';

@@ -26,7 +26,8 @@ export const catchIn = (index: RigIndex): Attachment | undefined =>
 /** A moment to begin with: a leader some metres up with three pieces clipped, or somebody half way up a top rope. */
 export function usualQuestion(index: RigIndex): FallQuestion {
   const { setup } = index;
-  const kept = { slackM: 0.5, besideM: 1, ledgeM: 0, step: 'stands' } as const;
+  const belayer = setup.persons.find((p) => p.role === 'belayer');
+  const kept = { slackM: 0.5, besideM: belayer?.fromWallM ?? 1, ledgeM: 0, step: 'stands' } as const;
   const led = setup.lines.find((l) => l.kind === 'led');
   if (led) {
     const heights = led.runners.map((r) => r.heightM).sort((a, b) => a - b);

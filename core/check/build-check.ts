@@ -9,6 +9,7 @@ import { openFinding } from './open-items.ts';
 import { kindOf } from './item.ts';
 import { endItems, lineItems } from './line-items.ts';
 import { peopleItems } from './people-items.ts';
+import { bySystem, partnersCheck } from './systems.ts';
 import { testItems } from './test-items.ts';
 
 /** Findings whose question a regular item asks anyway, so that nobody is asked twice. */
@@ -36,7 +37,7 @@ const ASKED_ANYWAY: ReadonlySet<FindingCode> = new Set<FindingCode>([
 
 /**
  * The check before use, made from this set-up: one item per part that is there, in the order of what goes wrong most (harness,
- * anchor, device), then the hitch, the function tests, and what the assessment left open. Nothing is asked about parts that the
+ * anchor, device; where one belays another, system by system), then the hitch, the function tests, and what the assessment left open. Nothing is asked about parts that the
  * set-up does not have. Stops are not check items: they are put right before a check begins. What follows when an item is passed over
  * comes from `sequence` and `hold`.
  */
@@ -64,5 +65,5 @@ export function buildCheck(setup: Setup, findings: readonly Finding[]): CheckIte
         : [],
     ),
   ];
-  return withConsequences(items, ctx, findings);
+  return withConsequences(partnersCheck(setup) ? bySystem(items) : items, ctx, findings);
 }

@@ -40,6 +40,11 @@ const SEEN: Partial<Record<FindingCode, Observation>> = {
     expected: 'Both ends were seen on the ground, side by side',
     others: ['By guessing', 'The ends were not seen'],
   },
+  'belay.stance': {
+    question: 'How many steps is it from the belayer to the wall?',
+    expected: 'Two or fewer',
+    others: ['More than two', 'The place is not clear yet'],
+  },
   'belay.masses': {
     question: 'What keeps the belayer from being lifted?',
     expected: 'Tied low and in line, or friction on the rope: it was leaned into',

@@ -11,6 +11,7 @@ import {
   entryFrom4To5,
   entryFrom5To6,
   entryFrom6To7,
+  entryFrom7To8,
   migrator,
   readDocument,
   setup4,
@@ -27,6 +28,7 @@ import {
   unknown5,
   unknown6,
   unknown7,
+  unknown8,
   without5,
   withoutUnplaced,
   type Workspace3,
@@ -63,7 +65,7 @@ describe('files', () => {
     expect(result.ok && result.value.kind === 'workspace' && writeWorkspace(result.value.workspace)).toBe(text);
   });
 
-  it.each([1, 2, 3, 4, 5, 6, 7])('the fixture of version %s is still read, whole', (version) => {
+  it.each([1, 2, 3, 4, 5, 6, 7, 8])('the fixture of version %s is still read, whole', (version) => {
     const result = readDocument(fixture(`v${version}`));
     const setup = result.ok && result.value.kind === 'setup' ? result.value.setup : result;
     // What is made of fibre was not looked over before version 5, and nothing was said of helmets and of how a device is threaded.
@@ -81,10 +83,19 @@ describe('files', () => {
     const bare = (c: object) => ({ item: { ...c, ...UNMEASURED_CONNECTOR } });
     const expected =
       version > 1 ? unsaid : changed(unsaid, { deviceConnector: bare(club.pear), hitchConnector: bare(club.smallD) });
+    // Before version 8 nobody was measured from the soles up, and nothing was said of where a belayer stands.
     // Before version 7 nothing was said of connectors looked over and of calls.
     // Before version 6 nothing was said of how strands lie at a device at the anchor.
     expect(setup).toEqual(
-      version > 6 ? expected : version > 5 ? unknown7(expected) : version > 4 ? unknown6(expected) : unknown5(expected),
+      version > 7
+        ? expected
+        : version > 6
+          ? unknown8(expected)
+          : version > 5
+            ? unknown7(expected)
+            : version > 4
+              ? unknown6(expected)
+              : unknown5(expected),
     );
     if (version === VERSION) expect(writeSetup(asThen)).toBe(fixture(`v${VERSION}`));
   });
@@ -113,7 +124,8 @@ describe('files', () => {
     expect(
       items.map(
         (item) =>
-          itemSchema.safeParse(entryFrom6To7(entryFrom5To6(entryFrom4To5(entryFrom1To2('items', item))))).success,
+          itemSchema.safeParse(entryFrom7To8(entryFrom6To7(entryFrom5To6(entryFrom4To5(entryFrom1To2('items', item))))))
+            .success,
       ),
     ).not.toContain(false);
     expect(entryFrom1To2('people', { a: 1 })).toEqual({ a: 1 });
@@ -142,7 +154,9 @@ describe('files', () => {
   it('thousands of random set-ups of version 3 are brought up and go back unchanged', () => {
     fc.assert(
       fc.property(setups3, (old) => {
-        const setup = setupSchema.parse(entryFrom6To7(entryFrom5To6(entryFrom4To5(setup4(structuredClone(old))))));
+        const setup = setupSchema.parse(
+          entryFrom7To8(entryFrom6To7(entryFrom5To6(entryFrom4To5(setup4(structuredClone(old)))))),
+        );
         expect(backToV3(setup)).toEqual(old);
       }),
       { numRuns: 1500 },
@@ -214,7 +228,7 @@ describe('files', () => {
       'a newer version',
       '{"format":"zevrin","version":99}',
       /^version$/,
-      /newer Zevrin \(version 99\).*up to version 7/,
+      /newer Zevrin \(version 99\).*up to version 8/,
     ],
     [
       'a diameter out of range',

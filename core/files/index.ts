@@ -10,7 +10,15 @@ export {
   type Workspace,
 } from './documents.ts';
 export { migrator, type Migration } from './migrate.ts';
-export { entryFrom1To2, entryFrom3To4, entryFrom4To5, entryFrom5To6, entryFrom6To7, MIGRATIONS } from './migrations.ts';
+export {
+  entryFrom1To2,
+  entryFrom3To4,
+  entryFrom4To5,
+  entryFrom5To6,
+  entryFrom6To7,
+  entryFrom7To8,
+  MIGRATIONS,
+} from './migrations.ts';
 export { choice4, setup4, setupsWithChoices } from './to-v4.ts';
 export type { FileIssue } from './issue.ts';
 export { readDocument, type FileResult } from './read.ts';

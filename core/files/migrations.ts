@@ -2,6 +2,7 @@ import type { Migration } from './migrate.ts';
 import { from4To5 } from './to-v5.ts';
 import { from5To6 } from './to-v6.ts';
 import { document6To7, from6To7 } from './to-v7.ts';
+import { from7To8 } from './to-v8.ts';
 import { choice4, setup4, setupsWithChoices } from './to-v4.ts';
 
 /*
@@ -143,14 +144,20 @@ export const MIGRATIONS: readonly Migration[] = [
     name: 'condition of connectors, side of the gap, slant, slack, calls, practice of the hands',
     up: (document) => document6To7(document),
   },
+  {
+    from: 7,
+    name: 'tie-in above the soles, where the belayer stands, weight on the end of a line',
+    up: (document) => from7To8(document) as Json,
+  },
 ];
 
 const check4 = (check: Json): Json => (isObject(check.setup) ? { ...check, setup: setup4(check.setup) } : check);
 
-/** One stored entry of a collection: from version 4 to 5, from 5 to 6, from 6 to 7. */
+/** One stored entry of a collection: from version 4 to 5, from 5 to 6, from 6 to 7, from 7 to 8. */
 export const entryFrom4To5 = (entry: unknown): unknown => from4To5(entry);
 export const entryFrom5To6 = (entry: unknown): unknown => from5To6(entry);
 export const entryFrom6To7 = (entry: unknown): unknown => from6To7(entry);
+export const entryFrom7To8 = (entry: unknown): unknown => from7To8(entry);
 
 /** One stored entry of a collection, from version 3 to 4. Choices become set-ups: the database moves them. */
 export function entryFrom3To4(collection: string, entry: unknown): unknown {

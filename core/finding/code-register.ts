@@ -66,6 +66,7 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'catch.clearance': ['Room below the feet in a fall', CATCH],
   'catch.stance': ['Belayer and the wall', CATCH],
   'catch.hand': ['Rope runs through the hand in a fall', CATCH],
+  'belay.stance': ['Where the belayer stands', FALSE],
   'belay.masses': ['Masses of climber and belayer', FALSE],
   'hold.nothing': ['Nothing is known to hold', HOLD],
   'hold.hand-alone': ['Only the brake hand holds', HOLD],

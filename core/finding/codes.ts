@@ -36,6 +36,7 @@ export const CODE_SOURCES = {
   'catch.clearance': ['practice-catch', 'memory-catch', 'wexler-1950'],
   'catch.stance': ['practice-catch', 'memory-catch', 'impulse'],
   'catch.hand': ['memory-catch', 'memory-hand-force', 'euler-eytelwein'],
+  'belay.stance': ['practice-catch', 'entered'],
   'belay.masses': ['practice-belay-mass', 'memory-runner', 'impulse'],
   'hold.nothing': ['practice-single-points'],
   'hold.hand-alone': ['practice-single-points', 'fault-tree'],

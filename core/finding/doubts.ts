@@ -43,6 +43,7 @@ export const DOUBTS = {
   'catch.clearance': 'none',
   'catch.stance': 'none',
   'catch.hand': 'none',
+  'belay.stance': 'none',
   'belay.masses': 'none',
   'hold.nothing': 'none',
   'hold.hand-alone': 'none',

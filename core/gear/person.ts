@@ -39,6 +39,13 @@ export const personSchema = z.strictObject({
     'Leg loop comes up with the knee',
     'How far, when the knee is raised as high as it goes.',
   ),
+  tieInHeightMm: measure(
+    'lengthMm',
+    500,
+    1500,
+    'Tie-in above the soles',
+    'Standing, harness on: from the ground to the belay loop. Asked for strokes and lengths on a rope.',
+  ).nullable(),
   note: note(),
 });
 export type Person = z.infer<typeof personSchema>;

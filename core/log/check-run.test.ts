@@ -8,6 +8,7 @@ import {
   endCheck,
   itemStatus,
   nextItem,
+  putRight,
   quickAnswers,
   sawEvent,
   withEvent,
@@ -53,6 +54,32 @@ describe('a check', () => {
     record = saw(saw(record, 0, 'climber'), 0, 'partner');
     expect(state(record).state).toBe('done');
     expect(record.events).toHaveLength(7);
+  });
+
+  it('putting something right opens again what belongs to the same system and was answered, and that stays in the record', () => {
+    const at = (id: string) => items.findIndex((i) => i.id === id);
+    let record = start('alone');
+    for (const id of ['harness', 'device-strands', 'device-around']) record = saw(record, at(id), 'climber');
+    record = saw(record, at('device-connector'), 'climber', false);
+    record = putRight(record, items[at('device-connector')]!, 'locked', AT);
+    expect(record.events.slice(-3)).toEqual([
+      { type: 'fixed', itemId: 'device-connector', note: 'locked', at: AT },
+      { type: 'again', itemId: 'device-strands', because: 'device-connector', at: AT },
+      { type: 'again', itemId: 'device-around', because: 'device-connector', at: AT },
+    ]);
+    expect(state(record, at('device-strands'))).toMatchObject({ state: 'open', confirmed: [] });
+    expect(state(record, at('harness')).state).toBe('done');
+    // Nobody had looked there yet: nothing is said of it.
+    expect(record.events.some((e) => e.itemId === 'connector-faces')).toBe(false);
+    expect(checkRecordSchema.safeParse(record).success).toBe(true);
+    const astray = { ...record, events: [{ type: 'again', itemId: 'harness', because: 'no-such', at: AT }] };
+    expect(checkRecordSchema.safeParse(astray).error!.issues[0]!.path).toEqual(['events', 0, 'because']);
+  });
+  it('what failed beside it stays failed', () => {
+    const at = (id: string) => items.findIndex((i) => i.id === id);
+    let record = saw(start('alone'), at('device-strands'), 'climber', false);
+    record = putRight(saw(record, at('device-connector'), 'climber', false), items[at('device-connector')]!, 'x', AT);
+    expect(state(record, at('device-strands')).state).toBe('failed');
   });
 
   it('is complete only when every item is done, and then takes no more events', () => {

@@ -1,4 +1,4 @@
-import type { CheckItem } from '../check/index.ts';
+import { againAfter, type CheckItem } from '../check/index.ts';
 import type { CheckEvent, Who } from './events.ts';
 import { itemStatus } from './item-status.ts';
 import type { CheckRecord } from './records.ts';
@@ -20,6 +20,18 @@ export const sawEvent = (item: CheckItem, who: Who, answer: string, at: string):
 /** Adds an event to a running check; a check that has ended stays as it is. */
 export const withEvent = (record: CheckRecord, event: CheckEvent): CheckRecord =>
   record.outcome === 'running' ? { ...record, events: [...record.events, event] } : record;
+
+/**
+ * Something was put right: its item opens again, and with it what belongs to the same system and was already answered by anybody. What failed
+ * beside it stays failed until it is put right itself.
+ */
+export function putRight(record: CheckRecord, item: CheckItem, note: string, at: string): CheckRecord {
+  const touched = againAfter(item, record).filter((other) => itemStatus(record, other).confirmed.length > 0);
+  return [
+    { type: 'fixed', itemId: item.id, note, at } as const,
+    ...touched.map((other) => ({ type: 'again', itemId: other.id, because: item.id, at }) as const),
+  ].reduce<CheckRecord>(withEvent, record);
+}
 
 /** Ends a check: complete only when every item is done, otherwise the record is returned as it was. */
 export function endCheck(record: CheckRecord, outcome: 'complete' | 'abandoned', at: string): CheckRecord {

@@ -20,6 +20,8 @@ export const checkEventSchema = z.discriminatedUnion('type', [
     note: z.string().trim().min(1).max(500),
     at: instantSchema,
   }),
+  // Looked at again, since something of the same system was put right.
+  z.strictObject({ type: z.literal('again'), itemId: z.string(), because: z.string(), at: instantSchema }),
   // A risk that is taken as it is, by name and with a reason.
   z.strictObject({
     type: z.literal('accepted'),

@@ -1,4 +1,4 @@
-export { checkers, endCheck, nextItem, sawEvent, withEvent } from './check-run.ts';
+export { checkers, endCheck, nextItem, putRight, sawEvent, withEvent } from './check-run.ts';
 export { checkEventSchema, WHO, type CheckEvent, type Who } from './events.ts';
 export { confirmers, itemStatus, type ItemState, type ItemStatus } from './item-status.ts';
 export { quickAnswers } from './pace.ts';

@@ -17,7 +17,7 @@ export const confirmers = (mode: CheckMode): readonly Who[] => (mode === 'alone'
 
 /**
  * State of one item, replayed from the events: an unexpected answer fails it; what somebody accepts by name counts as confirmed by them; only a repair opens it again, and then everybody
- * confirms anew. Answers given while it is failed do not count.
+ * confirms anew; so they do what is looked at again because something beside it was put right. Answers given while it is failed do not count.
  */
 export function itemStatus(
   record: { readonly mode: CheckMode; readonly events: readonly CheckEvent[] },
@@ -29,6 +29,8 @@ export function itemStatus(
     if (event.itemId !== item.id) continue;
     if (event.type === 'fixed') {
       failedAnswer = null;
+      confirmed = [];
+    } else if (event.type === 'again') {
       confirmed = [];
     } else if (failedAnswer === null) {
       if (event.type === 'saw' && !event.asExpected) {

@@ -15,7 +15,7 @@ export function quickAnswers({
   let whenever = Date.parse(startedAt);
   return events.filter((event) => {
     const at = Date.parse(event.at);
-    if (event.type === 'fixed') {
+    if (event.type === 'fixed' || event.type === 'again') {
       last.clear();
       whenever = at;
       return false;

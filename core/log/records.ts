@@ -33,6 +33,8 @@ export const checkRecordSchema = z
     record.events.forEach((event, i) => {
       const item = items.get(event.itemId);
       if (!item) return wrong(['events', i, 'itemId'], `no item "${event.itemId}" in this check`);
+      if (event.type === 'again' && !items.has(event.because))
+        wrong(['events', i, 'because'], `no item "${event.because}" in this check`);
       if (event.type === 'accepted' && !mayBeAccepted(item))
         wrong(['events', i, 'type'], 'this item is not one that somebody can accept');
       if (event.type !== 'saw') return;

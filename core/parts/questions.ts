@@ -236,6 +236,9 @@ function ofChain(ctx: Context, a: Attachment): Question[] {
     ...(belaysFromHarness(ctx.index, a)
       ? [ask([a.end.id], about(a.id, 'masses'), 'the masses of climber and belayer')]
       : []),
+    ...(belaysFromHarness(ctx.index, a) && linesOf(ctx.index, a.end)[0]?.kind === 'led'
+      ? [ask([a.end.id], about(a.id, 'stance'), 'where the belayer stands')]
+      : []),
     ...handQuestions(ctx, a),
   ];
 }

@@ -143,15 +143,28 @@ const withSlack = (setup: Setup, slackM: number | null): Setup => ({
   ),
 });
 
+/** Where a belayer below is meant to stand: one step from the wall. */
+const ONE_STEP_M = 1;
+const withStance = (setup: Setup, fromWallM: number | null): Setup => ({
+  ...setup,
+  persons: setup.persons.map((p) => (p.role === 'belayer' ? { ...p, fromWallM } : p)),
+});
+
 /** As it is meant to be rigged: what a plan can be judged by before anybody has rigged it. */
 export const wellRigged = (setup: Setup): Setup =>
-  withSlack(
-    mapSaid(setup, (good) => good),
-    LITTLE_SLACK_M,
+  withStance(
+    withSlack(
+      mapSaid(setup, (good) => good),
+      LITTLE_SLACK_M,
+    ),
+    ONE_STEP_M,
   );
 /** What was not rigged yet is not known. */
 export const notRigged = (setup: Setup): Setup =>
-  withSlack(
-    mapSaid(setup, () => 'unknown'),
+  withStance(
+    withSlack(
+      mapSaid(setup, () => 'unknown'),
+      null,
+    ),
     null,
   );

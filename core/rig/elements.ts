@@ -102,6 +102,14 @@ export const rigPersonSchema = z.strictObject({
   legLoopId: refSchema,
   helmet: said({ worn: 'Worn and closed', none: 'None' }, 'worn', 'Helmet'),
   /** Only where somebody belays from the harness: it decides whether a fall lifts them. */
+  /** Of a belayer below: how far from the wall; null: not said. */
+  fromWallM: measure(
+    'lengthM',
+    0,
+    20,
+    'Belayer from the wall',
+    'From the wall to the device, measured along the ground.',
+  ).nullable(),
   stands: choice({ free: 'Free, not tied to anything', anchored: 'Tied low and in line with the pull' }, 'Stands'),
 });
 
@@ -199,6 +207,13 @@ export const fixedSchema = z.strictObject({
     tiedAt: said({ top: 'Up in the tree', base: 'At the base of the tree' }, 'top', 'The line is tied'),
   }),
   end: endSchema,
+  endWeightKg: measure(
+    'massKg',
+    0,
+    20,
+    'Weight hung on the end of the rope',
+    'Clear of the ground, so that the rope runs through the device by itself. Empty: none.',
+  ).nullable(),
 });
 
 const oneRope = { id: refSchema, anchor: refSchema, rope: ropeSlot, end: endSchema };

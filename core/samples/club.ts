@@ -614,6 +614,7 @@ export const ilse: Person = {
   legLoopDropMm: 170,
   legLoopSideMm: 130,
   kneeRaiseMm: 180,
+  tieInHeightMm: 1000,
   note: 'Hand force pulled against the club’s scale.',
 };
 export const tomas: Person = {
@@ -626,6 +627,7 @@ export const tomas: Person = {
   legLoopDropMm: 180,
   legLoopSideMm: 140,
   kneeRaiseMm: 190,
+  tieInHeightMm: 1040,
   note: '',
 };
 export const wren: Person = {
@@ -638,6 +640,7 @@ export const wren: Person = {
   legLoopDropMm: 150,
   legLoopSideMm: 115,
   kneeRaiseMm: 165,
+  tieInHeightMm: 940,
   note: 'Looks at the lichen; learns the rest.',
 };
 export const clubPeople: readonly Person[] = [ilse, tomas, wren];

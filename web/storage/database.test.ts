@@ -71,15 +71,16 @@ describe('a database of an older version', () => {
   it.each([
     [
       4,
-      /^(condition|stiffness|impactForceKn|helmet|stands|threaded|brakeSide|tuned|upperHole|tiedAt|loadStrand|strandsLie|gatheredM|arriving|gapOpens|slant|slackM|brakeAngleDeg|calls|trainings)$/,
+      /^(condition|stiffness|impactForceKn|helmet|stands|threaded|brakeSide|tuned|upperHole|tiedAt|loadStrand|strandsLie|gatheredM|arriving|gapOpens|slant|slackM|brakeAngleDeg|calls|trainings|tieInHeightMm|fromWallM|endWeightKg)$/,
       '"helmet"',
     ],
     [
       5,
-      /^(loadStrand|strandsLie|gatheredM|arriving|gapOpens|slant|slackM|brakeAngleDeg|calls|trainings)$/,
+      /^(loadStrand|strandsLie|gatheredM|arriving|gapOpens|slant|slackM|brakeAngleDeg|calls|trainings|tieInHeightMm|fromWallM|endWeightKg)$/,
       '"loadStrand"',
     ],
-    [6, /^(gapOpens|slant|slackM|brakeAngleDeg|calls|trainings)$/, '"slant"'],
+    [6, /^(gapOpens|slant|slackM|brakeAngleDeg|calls|trainings|tieInHeightMm|fromWallM|endWeightKg)$/, '"slant"'],
+    [7, /^(tieInHeightMm|fromWallM|endWeightKg)$/, '"fromWallM"'],
   ] as const)(
     'version %s opens with everything: what later ones ask is not known, in records as well',
     async (version, added, gone) => {

@@ -5,6 +5,7 @@ import {
   entryFrom4To5,
   entryFrom5To6,
   entryFrom6To7,
+  entryFrom7To8,
   setupsWithChoices,
 } from '@core/files';
 
@@ -35,8 +36,9 @@ export async function bringUp(database: IDBPDatabase, tx: UpgradeTransaction, fr
   }
   const since4 = (doc: unknown) => (from < 5 ? entryFrom4To5(doc) : doc);
   const since5 = (doc: unknown) => (from < 6 ? entryFrom5To6(since4(doc)) : doc);
+  const since6 = (doc: unknown) => (from < 7 ? entryFrom6To7(since5(doc)) : doc);
   for (const collection of there.filter((c) => c !== 'choices'))
-    await each(collection, (doc) => entryFrom6To7(since5(doc)));
+    await each(collection, (doc) => entryFrom7To8(since6(doc)));
 }
 
 async function moveChoices(database: IDBPDatabase, tx: UpgradeTransaction): Promise<void> {

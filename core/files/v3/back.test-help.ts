@@ -20,23 +20,29 @@ const ADDED_BY_5 = new Set(
 );
 const ADDED_BY_6 = new Set(['loadStrand', 'strandsLie', 'gatheredM', 'arriving']);
 const ADDED_BY_7 = new Set(['gapOpens', 'slant', 'brakeAngleDeg', 'slackM', 'calls', 'trainings']);
+const ADDED_BY_8 = new Set(['tieInHeightMm', 'fromWallM', 'endWeightKg']);
 const OPEN: Readonly<Record<string, unknown>> = {
   impactForceKn: null,
   stands: 'free',
   gatheredM: null,
   brakeAngleDeg: null,
   slackM: null,
+  tieInHeightMm: null,
+  fromWallM: null,
+  endWeightKg: null,
   calls: BLANK_CALLS,
   trainings: [],
 };
 const byVersion = (key: string, of: unknown): number =>
-  ADDED_BY_7.has(key) || (key === 'condition' && (of as { kind?: string }).kind === 'connector')
-    ? 7
-    : ADDED_BY_6.has(key)
-      ? 6
-      : ADDED_BY_5.has(key)
-        ? 5
-        : 1;
+  ADDED_BY_8.has(key)
+    ? 8
+    : ADDED_BY_7.has(key) || (key === 'condition' && (of as { kind?: string }).kind === 'connector')
+      ? 7
+      : ADDED_BY_6.has(key)
+        ? 6
+        : ADDED_BY_5.has(key)
+          ? 5
+          : 1;
 
 /** What version `since` and later ones added becomes `value` of its key, wherever it stands; undefined takes it out. */
 function since<T>(value: T, version: number, instead: (key: string) => unknown): T {
@@ -54,9 +60,11 @@ function since<T>(value: T, version: number, instead: (key: string) => unknown):
   return walk(value) as T;
 }
 
-/** What versions 5 to 7 added, taken out again wherever it stands. */
+/** What versions 5 to 8 added, taken out again wherever it stands. */
 export const without5 = <T>(value: T): T => since(value, 5, () => undefined);
 const open = (key: string) => (key in OPEN ? OPEN[key] : 'unknown');
+/** What version 8 added, as it is where an older version did not know it. */
+export const unknown8 = <T>(value: T): T => since(value, 8, open);
 /** What version 7 added, as it is where an older version did not know it. */
 export const unknown7 = <T>(value: T): T => since(value, 7, open);
 /** And what version 6 added. */

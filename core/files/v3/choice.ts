@@ -3,8 +3,8 @@ import { z } from 'zod';
 import { waySchema, wayTestSchema } from '../../connector/index.ts';
 import { findingSchema } from '../../finding/index.ts';
 import { HITCHES } from '../../friction/index.ts';
-import { choice, idSchema, instantSchema, JOBS, line, measure, note, personSchema } from '../../gear/index.ts';
-import { connectorSchema, cordSchema, deviceSchema, ropeSchema } from './items.ts';
+import { choice, idSchema, instantSchema, JOBS, line, measure, note } from '../../gear/index.ts';
+import { connectorSchema, cordSchema, deviceSchema, ropeSchema, personSchema } from './items.ts';
 import { situationSchema } from './setup.ts';
 
 /** What a plan asks for: the job, where, and who. */

@@ -1,9 +1,10 @@
-/* Items as they stood up to version 4: what versions 5 and 7 added is taken away again. */
+/* Items and people as they stood up to version 4: what versions 5 to 8 added is taken away again. */
 import {
   connectorSchema as connector,
   deviceSchema as device,
   cordSchema as cord,
   harnessSchema as harness,
+  personSchema as person,
   ropeSchema as rope,
   slingSchema as sling,
 } from '../../gear/index.ts';
@@ -14,3 +15,4 @@ export const ropeSchema = rope.omit({ condition: true, stiffness: true, impactFo
 export const cordSchema = cord.omit({ condition: true });
 export const slingSchema = sling.omit({ condition: true });
 export const harnessSchema = harness.omit({ condition: true });
+export const personSchema = person.omit({ tieInHeightMm: true });

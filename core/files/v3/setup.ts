@@ -2,9 +2,17 @@
  * The set-up of version 3, as it stood: an old file is held against it before it is brought up, so that what is wrong in it is named by its own path.
  */
 import { z } from 'zod';
-import { choice, idSchema, instantSchema, line, measure, note, personSchema } from '../../gear/index.ts';
+import { choice, idSchema, instantSchema, line, measure, note } from '../../gear/index.ts';
 import { HITCHES } from '../../friction/index.ts';
-import { connectorSchema, cordSchema, deviceSchema, harnessSchema, ropeSchema, slingSchema } from './items.ts';
+import {
+  connectorSchema,
+  cordSchema,
+  deviceSchema,
+  harnessSchema,
+  ropeSchema,
+  slingSchema,
+  personSchema,
+} from './items.ts';
 
 /** Where it happens. Heights are above the ground at the foot of the descent. */
 export const situationSchema = z.strictObject({

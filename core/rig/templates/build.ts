@@ -29,6 +29,7 @@ export const person = (id: Ref, role: Role, plain = id === 'climber'): RigPerson
   handId: plain ? 'brakeHand' : `${id}-hand`,
   legLoopId: plain ? 'legLoop' : `${id}-legLoop`,
   helmet: 'unknown',
+  fromWallM: null,
   stands: 'free',
 });
 export const anchor = (id: Ref = 'anchor'): RigAnchor => ({ id, through: 'unknown', points: 'unknown' });
@@ -61,6 +62,7 @@ export const fixed = (id: Ref = 'rope', at: Ref = 'anchor'): LineOf<'fixed'> => 
     strand: 'unknown',
     tiedAt: 'unknown',
   },
+  endWeightKg: null,
 });
 export const over = (id: Ref = 'rope', at: Ref = 'anchor'): LineOf<'over'> => ({ ...oneRope(id, at), kind: 'over' });
 export const straight = (id: Ref = 'rope', at: Ref = 'anchor'): LineOf<'straight'> => ({

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { answersInOrder, mayBeAccepted, type CheckItem } from '@core/check';
+import { answersInOrder, FOUR, mayBeAccepted, partnersCheck, SYSTEMS, systemOf, type CheckItem } from '@core/check';
 import { fillTemplate } from '@core/finding';
 import type { CheckRecord, ItemStatus, Who } from '@core/log';
 import { usePreferences } from '../../app/preferences';
@@ -29,6 +29,14 @@ const KIND_WORDS = {
   'open-finding': 'Left open by the plan',
 } as const;
 
+/** Which of the four systems that two partners go through, or what comes after them. */
+function systemWords(item: CheckItem): string {
+  const system = systemOf(item);
+  const place = FOUR.indexOf(system);
+  if (item.kind === 'open-finding') return KIND_WORDS[item.kind];
+  return place < 0 ? SYSTEMS[system] : `${SYSTEMS[system]}, ${place + 1} of ${FOUR.length}`;
+}
+
 /** One person's half of the check: what to look at and touch, and what was seen. */
 export function CheckHalf({
   record,
@@ -56,7 +64,7 @@ export function CheckHalf({
     >
       <p className="flex justify-between gap-3 text-sm text-ink-2">
         <span>
-          {name} · {KIND_WORDS[item.kind]}
+          {name} · {partnersCheck(record.setup) ? systemWords(item) : KIND_WORDS[item.kind]}
         </span>
         <span className="num">
           {number}/{record.items.length}

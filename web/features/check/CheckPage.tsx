@@ -1,5 +1,16 @@
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
-import { checkers, confirmers, endCheck, itemStatus, nextItem, sawEvent, withEvent, type CheckRecord } from '@core/log';
+import { partnersCheck, systemOf } from '@core/check';
+import {
+  checkers,
+  confirmers,
+  endCheck,
+  itemStatus,
+  nextItem,
+  putRight,
+  sawEvent,
+  withEvent,
+  type CheckRecord,
+} from '@core/log';
 import { NotFound } from '../../app/NotFound';
 import { useTitle } from '../../app/useTitle';
 import { SaveIndicator } from '../../app/SaveIndicator';
@@ -40,6 +51,7 @@ function RunningCheck({ record }: { record: CheckRecord }) {
     void navigate(`/${name}/log/${record.id}`);
   };
   const done = record.items.filter((i) => itemStatus(record, i).state === 'done').length;
+  const systems = partnersCheck(record.setup);
   const facing = record.mode === 'face-to-face';
   const names = {
     climber: checkers(record.setup).climber ?? 'Climber',
@@ -58,7 +70,7 @@ function RunningCheck({ record }: { record: CheckRecord }) {
         answers={holder === 'here'}
         onAnswer={(answer) => save(withEvent(record, sawEvent(item, who, answer, now())))}
         onAccept={(reason) => save(withEvent(record, { type: 'accepted', itemId: item.id, who, reason, at: now() }))}
-        onFixed={(note) => save(withEvent(record, { type: 'fixed', itemId: item.id, note, at: now() }))}
+        onFixed={(note) => save(putRight(record, item, note, now()))}
       />
     );
 
@@ -89,12 +101,13 @@ function RunningCheck({ record }: { record: CheckRecord }) {
               aria-valuenow={done}
             >
               <div className="flex gap-0.5">
-                {record.items.map((i) => {
+                {record.items.map((i, place) => {
                   const { state } = itemStatus(record, i);
+                  const next = place > 0 && systems && systemOf(i) !== systemOf(record.items[place - 1]!);
                   return (
                     <span
                       key={i.id}
-                      className={`h-2.5 flex-1 rounded-sm ${state === 'done' ? 'bg-act' : state === 'failed' ? 'bg-stop' : i.id === item.id ? 'bg-ink-2' : 'bg-line'}`}
+                      className={`h-2.5 flex-1 rounded-sm ${next ? 'ml-1.5' : ''} ${state === 'done' ? 'bg-act' : state === 'failed' ? 'bg-stop' : i.id === item.id ? 'bg-ink-2' : 'bg-line'}`}
                     />
                   );
                 })}

@@ -95,6 +95,8 @@ function RecordItem({ record, item }: { record: CheckRecord; item: CheckRecord['
               <>
                 <span className="font-semibold text-mind">Accepted as it is by {who[event.who]}:</span> {event.reason}
               </>
+            ) : event.type === 'again' ? (
+              <>Looked at again: “{record.items.find((i) => i.id === event.because)?.title}” was put right</>
             ) : (
               <>Put right: {event.note}</>
             )}

@@ -150,7 +150,12 @@ function ofPerson(setup: Setup, p: RigPerson): Field[] {
   const of = ROLES[p.role].toLowerCase();
   return [
     fact(p.id, rigPersonSchema.shape, 'helmet', `Helmet of the ${of}`),
-    ...(belays ? [fact(p.id, rigPersonSchema.shape, 'stands', `The ${of} stands`)] : []),
+    ...(belays
+      ? [
+          fact(p.id, rigPersonSchema.shape, 'stands', `The ${of} stands`),
+          fact(p.id, rigPersonSchema.shape, 'fromWallM', `The ${of} from the wall`),
+        ]
+      : []),
   ];
 }
 
@@ -204,6 +209,7 @@ function lineSection(setup: Setup, line: RigLine, i: number, slot: SlotOf, nameA
         ? [
             ...facts(line.fastening.id, fastening.shape, 'how'),
             ...(setup.job === 'tree-stationary' ? facts(line.fastening.id, fastening.shape, 'tiedAt') : []),
+            ...(setup.job === 'self-belay-top-rope' ? facts(line.id, fixedSchema.shape, 'endWeightKg') : []),
             ...(line.fastening.how === 'blocked' ? facts(line.fastening.id, fastening.shape, 'strand', 'backup') : []),
           ]
         : []),

@@ -1,0 +1,52 @@
+import { finding, literal, type Finding, type Severity } from '../finding/index.ts';
+import { about, type Judge } from '../parts/index.ts';
+import { belaysFromHarness, linesOf, type RigPerson } from '../rig/index.ts';
+import { threshold } from '../sources/index.ts';
+import { exactly } from '../units/index.ts';
+
+/** Where somebody stands who belays a leader: far from the wall the catch draws them to it, and the leader falls so much farther. */
+export const stanceJudge: Judge = {
+  id: 'stance',
+  subjects: ({ setup, index }) =>
+    setup.attachments
+      .filter((a) => belaysFromHarness(index, a) && linesOf(index, a.end)[0]?.kind === 'led')
+      .map((a) => a.id),
+  claims: (ref) => [about(ref, 'stance')],
+  judge: (ref, ctx) => {
+    const { root } = ctx.attachment(ref);
+    const belayer = root.kind === 'harness' ? ctx.index.person(root.person) : undefined;
+    return belayer?.item ? [stance(belayer)] : [];
+  },
+  reads: () => [],
+};
+
+function stance({ id, item, fromWallM, stands }: RigPerson): Finding {
+  const name = literal(item!.name);
+  const far = fromWallM !== null && fromWallM > threshold('stanceMindM');
+  const severity: Severity = fromWallM === null ? 'untested' : far && stands !== 'anchored' ? 'mind' : 'clear';
+  return finding({
+    code: 'belay.stance',
+    severity,
+    subject: [id],
+    says:
+      fromWallM === null
+        ? `It is not said how far from the wall ${name} stands.`
+        : severity === 'mind'
+          ? `${name} stands far from the wall.`
+          : far
+            ? `${name} stands far from the wall, tied low.`
+            : `${name} stands close to the wall.`,
+    because:
+      fromWallM === null
+        ? 'A catch draws whoever stands far off towards the wall, and the leader falls so much farther.'
+        : `{from} from the wall to the device.${severity === 'mind' ? ' A catch draws the belayer to it, stumbling, and the leader falls so much farther.' : ''}`,
+    remedy:
+      severity === 'clear'
+        ? ''
+        : 'Stand within two metres of the wall, below the first piece and beside the line of fall.',
+    numbers:
+      fromWallM === null
+        ? []
+        : [{ key: 'from', label: 'Belayer from the wall', quantity: 'lengthM', value: exactly(fromWallM) }],
+  });
+}
