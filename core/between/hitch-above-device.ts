@@ -22,7 +22,7 @@ const neighbour = (a: Attachment, ctx: Context): Attachment | null => {
 };
 
 /** From the harness to the upper edge of a loaded hitch on its tether, mm; null while a part is not chosen. */
-function topMm(a: Attachment, ctx: Context): Interval | null {
+export function topMm(a: Attachment, ctx: Context): Interval | null {
   const [reach, connector] = [ctx.reach(a), mainConnector(a)?.item];
   if (!reach || !connector) return null;
   if (!slingOf(a)) return reach.reachMm;

@@ -31,6 +31,7 @@ const FALSE = 'core/assess/false-assurance.test.ts';
 const GUIDE = 'core/parts/guide.test.ts';
 const SLACK = 'core/parts/slack.test.ts';
 const CALLS = 'core/parts/calls.test.ts';
+const ROPE_ALONE = 'core/assess/rope-alone.test.ts';
 const CATCH = 'core/catch/catch-findings.test.ts';
 const RIG = 'core/parts/lines.test.ts';
 
@@ -66,6 +67,10 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'catch.clearance': ['Room below the feet in a fall', CATCH],
   'catch.stance': ['Belayer and the wall', CATCH],
   'catch.hand': ['Rope runs through the hand in a fall', CATCH],
+  'between.cascade': ['One grab slides onto another', ROPE_ALONE],
+  'solo.fall': ['Fall into slack, alone on a rope', ROPE_ALONE],
+  'solo.ground': ['Where a fall ends on the ground', ROPE_ALONE],
+  'solo.feed': ['Where the rope runs by itself', ROPE_ALONE],
   'belay.stance': ['Where the belayer stands', FALSE],
   'belay.masses': ['Masses of climber and belayer', FALSE],
   'hold.nothing': ['Nothing is known to hold', HOLD],

@@ -49,5 +49,12 @@ export {
 } from './families.ts';
 export { JOB_FACTS, JOB_KEYS, JOBS, type Job, type JobFacts } from './jobs.ts';
 export { usualLoad, usualUse, type LoadCase, type UseCase } from './load-case.ts';
-export { diameterOf, linearDensityKgPerM, ropeLengthM, ropeModulusKn, type DiameterReading } from './measured.ts';
+export {
+  diameterOf,
+  linearDensityKgPerM,
+  ropeLengthM,
+  ropeModulusKn,
+  staticStretch,
+  type DiameterReading,
+} from './measured.ts';
 export { personSchema, type Person } from './person.ts';

@@ -1,5 +1,14 @@
 import { constant, threshold, type ConstantId } from '../sources/index.ts';
-import { around, exactly, mapRising, scale, STANDARD_GRAVITY_M_PER_S2, times, type Interval } from '../units/index.ts';
+import {
+  around,
+  exactly,
+  mapRising,
+  scale,
+  STANDARD_GRAVITY_M_PER_S2,
+  times,
+  type Interval,
+  interval,
+} from '../units/index.ts';
 import type { Cord, Rope } from './items.ts';
 
 /** Uncertainty of a caliper reading when the person gave none, mm. */
@@ -61,6 +70,13 @@ export function ropeModulusKn({ construction, impactForceKn }: Pick<Rope, 'const
     // Below twice the weight no spring could have caught it; such a label is read as the softest rope there is.
     (forceKn) => Math.max(1, (((forceKn / weightKn - 1) ** 2 - 1) * weightKn) / (2 * fall.factor)),
   );
+}
+
+/** Share of its length by which a rope stretches under one person who hangs still, 1; of a rope of unknown kind the whole range. */
+export function staticStretch({ construction }: Pick<Rope, 'construction'>): Interval {
+  const [low, dynamic] = [constant('stretchLow'), constant('stretchDynamic')];
+  if (construction === 'low-stretch') return low;
+  return construction === 'other' ? interval(low.low, dynamic.best, dynamic.high) : dynamic;
 }
 
 /** Mass per metre, kg/m: declared, or estimated from the cross-section. */

@@ -1,5 +1,6 @@
 export { lineLengthFindings, type LineLengthInput } from './line-length.ts';
 export { ropeLengthFinding, type RopeLengthInput } from './rope-length.ts';
+export { feedingWeightKg, feedsAboveM, groundReachedBelowM, meetsWithM } from './rope-alone.ts';
 export { armReach } from './arm-reach.ts';
 export { extensionMm, type ExtensionInput } from './extension.ts';
 export {

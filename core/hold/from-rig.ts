@@ -138,6 +138,17 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
     if (end.kind === 'device')
       return [
         list.add('device', end.id, end.id, main(a) ? 'the device lets go' : `the ${a.label.toLowerCase()} lets go`),
+        ...(pushedBy(a)
+          ? [
+              list.add(
+                'device-pushed',
+                `${end.id}:pushed`,
+                end.id,
+                `the ${a.label.toLowerCase()} is pushed open from above`,
+                false,
+              ),
+            ]
+          : []),
       ];
     if (end.kind === 'knot')
       return [
@@ -159,6 +170,19 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
       list.add('hitch-held', `${end.id}:held`, end.id, `a hand holds the ${hitchName(a)} open`),
       list.add('hitch-released', `${end.id}:released`, end.id, `the ${hitchName(a)} is released by the device`, false),
     ];
+  };
+  /** What is found about another one above it that slides onto it. */
+  const pushedBy = (a: Attachment): Finding | undefined =>
+    findings.find((f) => f.code === 'between.cascade' && f.severity !== 'clear' && f.subject[0] === a.end.id);
+  /** The upper one slips, and the lower one lets go as well. */
+  const cascade = (a: Attachment) => {
+    const found = pushedBy(a);
+    if (!found) return;
+    const then = a.end.kind === 'hitch' ? `${a.end.id}:released` : `${a.end.id}:pushed`;
+    const upper = index.ownerOf(found.subject[1]!)!;
+    // It slips by itself, or was pushed open by one above it and slides on.
+    for (const fault of endFault(upper).filter((id) => !id.endsWith(':held')))
+      consequences.push({ when: [fault], then, because: quoted(found, then) });
   };
   const hitchName = (a: Attachment) => (a.id === 'below' ? 'hitch' : a.label.toLowerCase());
   const ownerPerson = (a: Attachment) => (a.root.kind === 'harness' ? index.person(a.root.person) : undefined);
@@ -258,9 +282,12 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
         [a.end.id, ...handInDoubt(a)],
         a.use === 'backup',
       );
+      cascade(a);
     } else if (a.end.kind === 'hitch') {
       const parts = own(a);
-      const chain = above && wornBy(above, person) ? own(above) : [];
+      // On the brake strand it holds through the device; below one that grips by itself it holds on its own.
+      const braked = above !== null && deviceOf(above)!.hand !== null;
+      const chain = braked && wornBy(above, person) ? own(above) : [];
       add(
         {
           id: a.id,
@@ -272,6 +299,7 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
         true,
       );
       if (above) hitchUnderDevice(a, above);
+      cascade(a);
     } else if (a.end.kind === 'knot' && !tiedToOwnDevice(a, line)) {
       tieIn(a, line);
     }

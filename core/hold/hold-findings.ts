@@ -60,7 +60,7 @@ export function holdFindings(ctx: Context, findings: readonly Finding[]): Findin
       ...handAlone(ctx, model, singles, findings),
       ...alone.map(({ fault }) => oneAttachment(ctx, fault)),
       ...inDoubt(
-        singles.filter((s) => !alone.includes(s)),
+        singles.filter((s) => !alone.includes(s) && !slidesOnto(s.fault, findings)),
         findings,
       ),
       ...acceptable(singles),
@@ -75,6 +75,11 @@ export function holdFindings(ctx: Context, findings: readonly Finding[]): Findin
 /** Jobs in which a person climbs on what grips the rope by itself: two attachments of full strength, common practice. */
 const ON_TWO: ReadonlySet<Job> = new Set(['ascend', 'self-belay-top-rope']);
 const needsSecond = (ctx: Context, fault: Fault): boolean => untended(ctx, fault) && ON_TWO.has(ctx.setup.job);
+
+/** That the upper one takes the lower one with it is said where the two are judged. */
+const slidesOnto = (fault: Fault, findings: readonly Finding[]): boolean =>
+  doubtsAbout(fault, findings).length === 0 &&
+  findings.some((f) => f.code === 'between.cascade' && f.severity !== 'clear' && f.subject[1] === fault.part);
 
 /** One clamp, one grab: nothing is left when it opens. Knots in the rope below shorten the fall to the next one. */
 function oneAttachment(ctx: Context, fault: Fault): Finding {

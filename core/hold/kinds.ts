@@ -6,6 +6,7 @@ export type FaultKind =
   | 'fastening'
   | 'knot'
   | 'device'
+  | 'device-pushed'
   | 'connector'
   | 'backup-connector'
   | 'backup-sling'
@@ -60,6 +61,7 @@ export const FAULT_KINDS = {
     inspect: 'rims and holes for cracks and wear; the rope as it is meant to lie in it',
     plain: 'Device',
   },
+  'device-pushed': { causes: [], inspect: '', plain: 'Device' },
   connector: {
     causes: ['gate not locked', 'rope or rock opens the gate', 'loaded across the gate'],
     inspect: 'gate locked and away from rope and rock; no play, no crack',

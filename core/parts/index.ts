@@ -18,3 +18,4 @@ export { weatherJudge } from './weather.ts';
 export { JOB_QUESTIONS, questionsOf, type Question } from './questions.ts';
 export { anchorJudge, edgeJudge, heightsJudge } from './site.ts';
 export { slingReachJudge, slingStrengthJudge } from './sling.ts';
+export { gripsAlone, sameWearer } from './grips.ts';

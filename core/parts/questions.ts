@@ -15,6 +15,7 @@ import {
 import { sharedPlaces } from './chosen.ts';
 import type { Context } from './context.ts';
 import { about, between, type Claim } from './judge.ts';
+import { gripsAlone, sameWearer } from './grips.ts';
 import { guides, twoStrandsBelow } from './guide.ts';
 import { callsMatter, downMatters } from './calls.ts';
 import { belaysFromAbove } from './slack.ts';
@@ -182,11 +183,20 @@ function above(below: Attachment, before: readonly Attachment[]): Attachment[] {
 }
 
 /** Two attachments one above the other on a rope touch. */
-function alongside({ index }: Context, above: Attachment, below: Attachment): Question[] {
-  if (linesOf(index, above.end).length === 0) return [];
+function alongside(ctx: Context, above: Attachment, below: Attachment): Question[] {
+  if (linesOf(ctx.index, above.end).length === 0) return [];
   const subject = [below.end.id, above.end.id];
   return [
     ask(subject, between(above.end.id, below.end.id), 'whether one can act on the other'),
+    ...(gripsAlone(above, ctx) && gripsAlone(below, ctx) && sameWearer(above, below)
+      ? [
+          ask(
+            subject,
+            between(above.end.id, below.end.id, 'cascade'),
+            'whether the upper one, when it slips, takes the lower one with it',
+          ),
+        ]
+      : []),
     ...(below.end.kind === 'hitch' && deviceOf(above)?.hand
       ? [ask(subject, about(below.end.id, 'hand-above'), 'what holds when the hand comes above the device')]
       : []),

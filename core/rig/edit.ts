@@ -134,12 +134,14 @@ function mapSaid(setup: Setup, value: (good: string, now: string) => string): Se
   };
 }
 
-/** Slack above who follows, as it is meant to be. */
+/** Slack above who follows, or who climbs alone, as it is meant to be. */
 const LITTLE_SLACK_M = 0.2;
 const withSlack = (setup: Setup, slackM: number | null): Setup => ({
   ...setup,
   attachments: setup.attachments.map((a) =>
-    a.end.kind === 'device' && a.root.kind === 'anchor' ? { ...a, end: { ...a.end, slackM } } : a,
+    a.end.kind === 'device' && (a.root.kind === 'anchor' || setup.job === 'self-belay-top-rope')
+      ? { ...a, end: { ...a.end, slackM } }
+      : a,
   ),
 });
 

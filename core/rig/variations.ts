@@ -44,6 +44,8 @@ export const VARIATION_IDS = [
   'held-below',
   'knot-below',
   'brake-hitch',
+  'second-grab',
+  'grab-second-rope',
   'lanyard',
   'second-connector',
 ] as const;
@@ -110,6 +112,21 @@ function hitchAt(setup: Setup, id: Ref, label: string, side: 'above' | 'below'):
   };
   return grown(setup, { attachments: [attachment], before: below ? {} : { [id]: main.id } });
 }
+
+/** The device of somebody who climbs on what grips by itself; null in other jobs. */
+function climbsAlone(setup: Setup): Attachment | null {
+  const main = setup.job === 'ascend' || setup.job === 'self-belay-top-rope' ? ownDevice(setup) : null;
+  return main && deviceOf(main)?.hand === null ? main : null;
+}
+const grab = (id: Ref, label: string, of: Ref, where: Parameters<typeof device>[1]): Attachment => ({
+  id,
+  label,
+  use: 'backup',
+  job: null,
+  root: onHarness(of),
+  pieces: [sling(`${id}-tether`), connector(`${id}-connector`)],
+  end: device(`${id}-device`, where, null),
+});
 
 /** A belayer of a second rope: the one there is, or one more person. */
 const belayerFor = (setup: Setup): { id: Ref; added: RigPerson[] } => {
@@ -323,6 +340,49 @@ export const VARIATIONS: readonly Variation[] = [
             end: hitch('brake-hitch-cord', strandsOf(belay)),
           },
         ],
+      });
+    },
+  },
+  {
+    id: 'second-grab',
+    label: 'a second grab above, on a tether of its own',
+    backsUp: true,
+    needs: [
+      'a grab or clamp made for this rope and use',
+      'a tether within reach when it is loaded',
+      'teeth on the lower one, or a gap that the rope does not give',
+    ],
+    defeats: [
+      'sliding onto the one below and pushing it open',
+      'a hand that closes around it',
+      'whatever takes the rope or the anchor',
+    ],
+    reasons: ['holds when the other device opens or was not closed', 'nothing to tend but the one more drag'],
+    against: ['both are on one rope', 'one more thing that can catch the chin, the helmet or the other device'],
+    add: (setup) => {
+      const main = climbsAlone(setup);
+      if (!main || main.root.kind !== 'harness' || has(setup, 'grab')) return null;
+      return grown(setup, {
+        attachments: [grab('grab', 'Second grab', main.root.person, strandsOf(main))],
+        before: { grab: main.id },
+      });
+    },
+  },
+  {
+    id: 'grab-second-rope',
+    label: 'a grab on a second rope',
+    backsUp: true,
+    needs: ['a second fixed rope on points of its own', 'a grab made for that rope'],
+    defeats: ['both ropes over the same edge'],
+    reasons: ['survives the loss of rope, device and anchor points', 'neither grab can slide onto the other'],
+    against: ['two ropes to hang, and two that can twist'],
+    add: (setup) => {
+      const main = climbsAlone(setup);
+      if (!main || main.root.kind !== 'harness' || has(setup, 'grab2')) return null;
+      return grown(setup, {
+        anchors: [anchor('anchor4')],
+        lines: [fixed('rope4', 'anchor4')],
+        attachments: [grab('grab2', 'Grab on the second rope', main.root.person, [on('rope4', 'main')])],
       });
     },
   },

@@ -22,7 +22,12 @@ export function filled(setup: Setup): Setup {
     if (slot.item !== null) continue;
     const used = new Set(slotsOf(next).map((s) => s.item?.id));
     const spare = SPARE[slot.kind]!;
-    next = withItem(next, slot.ref, spare.find((x) => !used.has(x.id)) ?? spare[0]!);
+    // A tube grips nothing by itself.
+    const grab =
+      slot.ref.startsWith('grab') && slot.kind === 'device'
+        ? club.otherDevices.find((d) => d.family === 'rope-grab')
+        : undefined;
+    next = withItem(next, slot.ref, grab ?? spare.find((x) => !used.has(x.id)) ?? spare[0]!);
   }
   return next;
 }

@@ -308,6 +308,14 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
     'Common practice: two attachments on a rope that one climbs',
     'Whoever hangs on one clamp or one grab has nothing when it opens; a foot loop is no attachment.',
   ),
+  'practice-cascade': practice(
+    'Common practice: two that grip one rope',
+    'What is tended by pushing it, hitches and grabs without teeth, lets go when another one slides onto it. A toothed one below, or the second one on a rope of its own, breaks that.',
+  ),
+  'practice-self-belay': practice(
+    'Common practice: alone on a top rope',
+    'Two attachments, at best on two ropes; slack seen and pulled through; a weight on the end of the rope for the first metres; no climbing up to the anchor with slack; each device tried at half a metre with the hands off.',
+  ),
   'practice-base-tie': practice(
     'Common practice: line tied at the base of a tree',
     'It takes twice the height, the way to the base, and about three metres more.',
@@ -371,6 +379,14 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   'memory-fall': memory(
     'Loads in a fall',
     'At which load rope slips through a belay device, and how stiff a dynamic rope is.',
+  ),
+  'memory-stretch': memory(
+    'Stretch of a rope under one person',
+    'A dynamic rope gives 6 to 10 % under one person who hangs still, a low-stretch one 2 to 5 %. EN 892 allows a single rope 10 %, EN 1891 5 % between 50 and 150 kg.',
+  ),
+  'memory-grabs': memory(
+    'Grabs and clamps on a rope',
+    'How long they are along the rope, how far they run before they bite, and how hard rope is pulled through them.',
   ),
   'memory-runner': memory(
     'Rope over a connector at the anchor',

@@ -171,6 +171,9 @@ function threading(setup: Setup, a: Attachment, of: (text: string) => string | u
     ...(guides(a, contextOf(setup)) ? facts(a.end.id, shape, 'loadStrand', 'arriving') : []),
     ...(twoStrandsBelow(a, contextOf(setup)) ? facts(a.end.id, shape, 'strandsLie', 'gatheredM') : []),
     ...(belaysFromAbove(a, contextOf(setup)) ? facts(a.end.id, shape, 'slackM') : []),
+    ...(setup.job === 'self-belay-top-rope' && a.end.kind === 'device' && a.end.hand === null
+      ? [fact(a.end.id, shape, 'slackM', of('Slack above you, at most') ?? 'Slack above you, at most')]
+      : []),
     ...(tuned ? [fact(a.end.id, shape, 'tuned', of('The bollard was tuned'))] : []),
     ...(a.end.kind === 'device' && canComeOff(a.end, contextOf(setup))
       ? [fact(a.end.id, shape, 'upperHole', of('In its upper hole is'))]

@@ -1,0 +1,297 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { staticStretch, type Device } from '../gear/index.ts';
+import { feedingWeightKg, feedsAboveM, groundReachedBelowM, meetsWithM } from '../geometry/index.ts';
+import { hanging, held, holdsFromRig } from '../hold/index.ts';
+import { contextOf } from '../parts/index.ts';
+import { variation, wellRigged, withFields, withItem, type Attachment, type Setup } from '../rig/index.ts';
+import { changed, club, filled, SETUPS } from '../samples/index.ts';
+import { exactly, interval } from '../units/index.ts';
+import { assess } from './index.ts';
+
+const family = (wanted: Device['family']) => club.otherDevices.find((d) => d.family === wanted)!;
+const grab = family('rope-grab');
+/** With teeth, and declared for the same rope and use as the other one. */
+const toothed: Device = { ...family('clamp-toothed'), declarations: grab.declarations };
+const solo = wellRigged(filled(SETUPS['self-belay-top-rope']));
+const found = (setup: Setup, code: string) =>
+  assess(setup)
+    .findings.filter((f) => f.code === code)
+    .map((f) => f.severity);
+const said = (setup: Setup, code: string) => assess(setup).findings.find((f) => f.code === code)!;
+const number = (setup: Setup, code: string, key: string) => said(setup, code).numbers.find((n) => n.key === key)!.value;
+
+describe('where a fall reaches the ground, and where a rope runs by itself', () => {
+  // Check values of mechanics, worked by hand: (eps H + travel) / (1 + eps).
+  it('30 m of rope and 0.3 m of travel: 2.5 m at 8 %, 1.3 m at 3.5 %', () => {
+    expect(groundReachedBelowM(30, exactly(0.08), exactly(0.3)).best).toBeCloseTo(2.5, 1);
+    expect(groundReachedBelowM(30, exactly(0.035), exactly(0.3)).best).toBeCloseTo(1.3, 1);
+  });
+  it('10 N of drag and 62 g/m: from 16.4 m on; 1 kg on the end takes all but 0.3 m of it', () => {
+    expect(feedsAboveM(exactly(10), exactly(0.062), 0).best).toBeCloseTo(16.4, 1);
+    expect(feedsAboveM(exactly(10), exactly(0.062), 1).best).toBeCloseTo(0.32, 1);
+    expect(feedsAboveM(exactly(10), exactly(0.062), 3).best).toBe(0);
+    expect(feedingWeightKg(exactly(9.80665)).best).toBeCloseTo(1, 9);
+  });
+  it('two grabs meet where the rope above gives what is between them; on a rope that gives nothing they never do', () => {
+    expect(meetsWithM(exactly(0.5), exactly(0.08), 0.1).best).toBeCloseTo(5, 9);
+    expect(meetsWithM(exactly(0.1), exactly(0.08), 0.1).best).toBe(0);
+    expect(meetsWithM(exactly(0.5), exactly(0), 0.1).best).toBeGreaterThan(400);
+  });
+  it('laws: more stretch, travel or rope never lowers the height; more weight never raises it', () => {
+    const m = fc.double({ min: 0, max: 100, noNaN: true });
+    const eps = fc.double({ min: 0, max: 0.15, noNaN: true });
+    fc.assert(
+      fc.property(m, eps, m, m, eps, m, (h, e, t, more, stretch, travel) => {
+        const base = groundReachedBelowM(h, exactly(e), exactly(t)).best;
+        expect(groundReachedBelowM(h + more, exactly(e), exactly(t)).best).toBeGreaterThanOrEqual(base);
+        expect(groundReachedBelowM(h, exactly(e), exactly(t + travel)).best).toBeGreaterThanOrEqual(base);
+        // Only as long as the travel itself stays below the rope.
+        if (t <= h)
+          expect(groundReachedBelowM(h, exactly(e + stretch), exactly(t)).best).toBeGreaterThanOrEqual(base - 1e-9);
+        expect(feedsAboveM(exactly(h), exactly(0.05), t).best).toBeGreaterThanOrEqual(
+          feedsAboveM(exactly(h), exactly(0.05), t + more).best,
+        );
+      }),
+    );
+  });
+  it('a rope of unknown kind stretches like any; EN 892 and EN 1891 are the upper ends', () => {
+    expect(staticStretch({ construction: 'single' }).high).toBe(0.1);
+    expect(staticStretch({ construction: 'low-stretch' }).high).toBe(0.05);
+    expect(staticStretch({ construction: 'other' })).toEqual(interval(0.02, 0.08, 0.1));
+  });
+});
+
+describe('alone on a top rope', () => {
+  const withDevice = (device: Device, slackM: number | null) =>
+    changed(withItem(solo, 'device', device), { device: { slackM } });
+  it('slack: not said, little, much; with teeth it is a stop earlier', () => {
+    expect(found(withDevice(grab, null), 'solo.fall')).toEqual(['untested']);
+    expect(found(withDevice(grab, 0.05), 'solo.fall')).toEqual(['clear']);
+    expect(found(withDevice(toothed, 0), 'solo.fall')).toEqual(['clear']);
+    expect(found(withDevice(toothed, 0.2), 'solo.fall')).toEqual(['mind']);
+    expect(found(withDevice(toothed, 0.6), 'solo.fall')).toEqual(['stop']);
+    expect(found(withDevice(grab, 0.6), 'solo.fall')).toEqual(['mind']);
+    expect(found(withDevice(grab, 2), 'solo.fall')).toEqual(['stop']);
+  });
+  it('more slack never makes it softer', () => {
+    const rank = { clear: 0, mind: 1, untested: 1, stop: 2 };
+    const slacks = [0, 0.05, 0.1, 0.2, 0.4, 0.8, 1.6, 3];
+    for (const device of [grab, toothed]) {
+      const force = slacks.map((s) => number(withDevice(device, s), 'solo.fall', 'force').best);
+      expect(force).toEqual([...force].sort((a, b) => a - b));
+      const ranks = slacks.map((s) => rank[said(withDevice(device, s), 'solo.fall').severity]);
+      expect(ranks).toEqual([...ranks].sort((a, b) => a - b));
+    }
+  });
+  it('a long dynamic rope reaches the ground from high up, a low-stretch one does not', () => {
+    const tall = changed(solo, { site: { anchorHeightM: 40 } });
+    const on = (construction: 'single' | 'low-stretch') =>
+      withItem(tall, 'ropeA', { ...club.thickRope, construction, lengthM: 60, measuredLengthM: null });
+    expect(found(on('single'), 'solo.ground')).toEqual(['mind']);
+    expect(number(on('single'), 'solo.ground', 'height').best).toBeGreaterThan(
+      number(on('low-stretch'), 'solo.ground', 'height').best,
+    );
+  });
+  it('nothing on the end: the rope has to be pulled; a few kilograms make it run', () => {
+    const hung = (endWeightKg: number | null) => found(withFields(solo, 'rope', { endWeightKg }), 'solo.feed');
+    expect(hung(null)).toEqual(['mind']);
+    expect(hung(0.2)).toEqual(['mind']);
+    expect(hung(2)).toEqual(['clear']);
+  });
+});
+
+type Kind = 'toothed' | 'grab' | 'hitch';
+interface Placed {
+  readonly kind: Kind;
+  readonly rope: 1 | 2;
+  readonly tetherMm: number;
+}
+/** A set-up with these, in this order from above, each on a tether of its own; nothing else holds. */
+function rigged(placed: readonly Placed[], heightM = 25): Setup {
+  const two = withItem(
+    wellRigged(filled(variation('grab-second-rope').add(SETUPS['self-belay-top-rope'])!)),
+    'rope4-rope',
+    { ...club.thickRope, id: 'rope-twin' },
+  );
+  const hitchOn = filled(wellRigged(variation('own-hitch').add(SETUPS['self-belay-top-rope'])!));
+  const deviceSlot = two.attachments.find((a) => a.id === 'grab2')!;
+  const hitchSlot = hitchOn.attachments.find((a) => a.id === 'own')!;
+  const lineOf = { 1: 'rope', 2: 'rope4' } as const;
+  const attachments = placed.map(({ kind, rope, tetherMm }, i): Attachment => {
+    const from = kind === 'hitch' ? hitchSlot : deviceSlot;
+    const on = [{ line: lineOf[rope], strand: 'main' }];
+    const item = kind === 'toothed' ? toothed : grab;
+    const end =
+      from.end.kind === 'device'
+        ? { ...from.end, id: `d${i}`, on, item, slackM: 0.1 }
+        : from.end.kind === 'hitch'
+          ? { ...from.end, id: `d${i}`, on, strands: 'one' as const, wraps: 6, hitch: 'prusik' as const }
+          : from.end;
+    return {
+      ...from,
+      id: `a${i}`,
+      label: `Grip ${i}`,
+      use: i === 0 ? 'carries' : 'backup',
+      pieces: from.pieces.map((p) => ({
+        ...p,
+        id: `a${i}-${p.kind}`,
+        ...(p.kind === 'sling' ? { measuredMm: tetherMm } : {}),
+      })) as Attachment['pieces'],
+      end,
+    };
+  });
+  return {
+    ...two,
+    site: { ...two.site, anchorHeightM: heightM },
+    attachments,
+    along: {
+      rope: attachments.filter((_, i) => placed[i]!.rope === 1).map((a) => a.id),
+      rope4: attachments.filter((_, i) => placed[i]!.rope === 2).map((a) => a.id),
+    },
+  };
+}
+const modelOf = (setup: Setup) => {
+  const ctx = contextOf(setup);
+  return holdsFromRig(ctx, hanging(ctx)[0]!, assess(setup).findings);
+};
+
+/** The same question asked anew, one grip after the other from above: written without the engine. */
+function stillHeld(placed: readonly Placed[], slips: readonly number[], cut: readonly (1 | 2)[]): boolean {
+  for (const rope of [1, 2] as const) {
+    if (cut.includes(rope)) continue;
+    let sliding = false;
+    for (const [i, { kind }] of placed.entries()) {
+      if (placed[i]!.rope !== rope) continue;
+      if (slips.includes(i)) sliding = true;
+      else if (!sliding || kind === 'toothed') return true;
+    }
+  }
+  return false;
+}
+
+const KINDS: readonly Kind[] = ['toothed', 'grab', 'hitch'];
+const each = KINDS.flatMap((kind) => ([1, 2] as const).map((rope) => ({ kind, rope, tetherMm: 300 })));
+const upTo = (n: number): Placed[][] =>
+  n === 0
+    ? [[]]
+    : upTo(n - 1).flatMap((list) => (list.length === n - 1 ? [list, ...each.map((e) => [...list, e])] : [list]));
+
+describe('two that grip one rope', () => {
+  const of = (above: Kind, below: Kind, tethers: readonly [number, number] = [300, 300], heightM = 25) =>
+    found(
+      rigged(
+        [
+          { kind: above, rope: 1, tetherMm: tethers[0] },
+          { kind: below, rope: 1, tetherMm: tethers[1] },
+        ],
+        heightM,
+      ),
+      'between.cascade',
+    );
+  it('every hitch and every grab without teeth is pushed open; one with teeth is not, whatever is above it', () => {
+    for (const above of KINDS) {
+      expect(of(above, 'hitch'), above).toEqual(['mind']);
+      expect(of(above, 'grab'), above).toEqual(['mind']);
+      expect(of(above, 'toothed'), above).toEqual(['clear']);
+    }
+  });
+  it('on two ropes neither can slide onto the other', () =>
+    expect(
+      found(
+        rigged([
+          { kind: 'grab', rope: 1, tetherMm: 300 },
+          { kind: 'grab', rope: 2, tetherMm: 300 },
+        ]),
+        'between.cascade',
+      ),
+    ).toEqual([]));
+  it('a gap that the rope does not give is far enough; the same gap on a long rope is not', () => {
+    expect(of('grab', 'grab', [900, 200], 2)).toEqual(['clear']);
+    expect(of('grab', 'grab', [900, 200], 25)).toEqual(['mind']);
+    const meets = number(
+      rigged([
+        { kind: 'grab', rope: 1, tetherMm: 900 },
+        { kind: 'grab', rope: 1, tetherMm: 200 },
+      ]),
+      'between.cascade',
+      'meets',
+    );
+    // The gap at its least: 900 - 200 - two times 10 of measuring - a body of 160; less 100, over 5 % or 10 % of stretch.
+    expect(meets.best).toBeCloseTo((0.52 - 0.1) / staticStretch(club.thickRope).high, 1);
+  });
+  it('what is not measured is not known, and counts as pushed open', () => {
+    const setup = rigged([
+      { kind: 'grab', rope: 1, tetherMm: 300 },
+      { kind: 'grab', rope: 1, tetherMm: 300 },
+    ]);
+    const bare = withItem(setup, 'a0-sling', null);
+    expect(found(bare, 'between.cascade')).toEqual(['untested']);
+  });
+
+  it('what holds is what going down each rope finds, for every order of up to three, with every two faults', () => {
+    const orders = upTo(3).filter((p) => p.length > 0);
+    expect(orders).toHaveLength(6 + 36 + 216);
+    for (const placed of orders) compare(placed);
+  });
+  it('and for some of the orders of four', () => {
+    fc.assert(fc.property(fc.array(fc.constantFrom(...each), { minLength: 4, maxLength: 4 }), compare), {
+      numRuns: 60,
+      seed: 4,
+    });
+  });
+  function compare(placed: readonly Placed[]) {
+    const model = modelOf(rigged(placed));
+    const name = placed.map((p) => `${p.kind}${p.rope}`).join(' ');
+    expect(
+      model.noHolds.map((n) => `${n.id} ${n.because.template}`),
+      name,
+    ).toEqual([]);
+    const faults = [
+      ...placed.map((_, i) => ({ id: `d${i}`, slips: [i], cut: [] as (1 | 2)[] })),
+      ...([1, 2] as const).map((rope) => ({ id: rope === 1 ? 'rope' : 'rope4', slips: [] as number[], cut: [rope] })),
+    ].filter((f) => model.faults.some((x) => x.id === f.id));
+    for (const [i, a] of faults.entries())
+      for (const b of faults.slice(i))
+        expect(held(model, [a.id, b.id]), `${name}: ${a.id} and ${b.id}`).toBe(
+          stillHeld(placed, [...a.slips, ...b.slips], [...a.cut, ...b.cut]),
+        );
+  }
+  it('two ropes with a grab and a hitch on each, one of them toothed: no grip and no pair of grips that slips leaves nothing', () => {
+    const good: Placed[] = [
+      { kind: 'hitch', rope: 1, tetherMm: 300 },
+      { kind: 'toothed', rope: 1, tetherMm: 200 },
+      { kind: 'hitch', rope: 2, tetherMm: 300 },
+      { kind: 'grab', rope: 2, tetherMm: 200 },
+    ];
+    const model = modelOf(rigged(good));
+    const lost = (ids: readonly string[]) =>
+      ids
+        .flatMap((a, i) => ids.slice(i).map((b) => [a, b]))
+        .filter((pair) => !held(model, pair))
+        .map((pair) => pair.join(' + '));
+    expect(lost(['d0', 'd1', 'd2', 'd3'])).toEqual([]);
+    // With a rope gone as well, the hitch above the grab without teeth still takes it along.
+    expect(lost(['d0', 'd1', 'd2', 'd3', 'rope', 'rope4'])).toEqual(['d2 + rope', 'rope + rope4']);
+  });
+  it('one more grip of its own never makes fewer sets hold; two alike change places without a difference', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.constantFrom(...each), { minLength: 1, maxLength: 3 }),
+        fc.constantFrom(...KINDS),
+        (placed, kind) => {
+          const onOne = placed.map((p) => ({ ...p, rope: 1 as const }));
+          const model = modelOf(rigged(onOne));
+          const more = modelOf(rigged([...onOne, { kind, rope: 2, tetherMm: 300 }]));
+          const ids = [...onOne.map((_, i) => `d${i}`), 'rope'];
+          for (const a of ids) for (const b of ids) if (held(model, [a, b])) expect(held(more, [a, b])).toBe(true);
+          const twice = [onOne[0]!, ...onOne];
+          const swapped = [twice[1]!, twice[0]!, ...twice.slice(2)];
+          for (const id of ['d0', 'd1', 'rope'])
+            expect(held(modelOf(rigged(twice)), [id])).toBe(held(modelOf(rigged(swapped)), [id]));
+        },
+      ),
+      { numRuns: 15, seed: 5 },
+    );
+  });
+});

@@ -1,0 +1,119 @@
+import { finding, literal, type Finding, type Ref } from '../finding/index.ts';
+import { staticStretch, traitsOf } from '../gear/index.ts';
+import { meetsWithM } from '../geometry/index.ts';
+import { between, gripsAlone, sameWearer, type Context, type Judge } from '../parts/index.ts';
+import {
+  deviceOf,
+  hitchOf,
+  linesOf,
+  mainConnector,
+  ropeSlots,
+  ropesIn,
+  slingOf,
+  type Attachment,
+} from '../rig/index.ts';
+import { constant, threshold } from '../sources/index.ts';
+import { exactly, minus, plus, scale, type Interval } from '../units/index.ts';
+import { topMm } from './hitch-above-device.ts';
+
+/** The next one above on the same rope, where both grip by themselves and are worn by one person. */
+function upperOf(lower: Attachment, ctx: Context): Attachment | null {
+  if (!gripsAlone(lower, ctx)) return null;
+  for (const line of linesOf(ctx.index, lower.end)) {
+    const order = ctx.index.along(line.id);
+    const upper = order[order.indexOf(lower) - 1];
+    if (upper && gripsAlone(upper, ctx) && sameWearer(upper, lower)) return upper;
+  }
+  return null;
+}
+const lowerOf = (ref: Ref, ctx: Context) => ctx.index.ownerOf(ref)!;
+
+/** What is left between two of them when both tethers are stretched up, mm; null while a length is not known. */
+function gapMm(upper: Attachment, lower: Attachment, ctx: Context): Interval | null {
+  const [high, low] = [topMm(upper, ctx), topMm(lower, ctx)];
+  const bottom = hitchOf(upper) ? high && minus(high, exactly(ctx.reach(upper)?.coilMm ?? 0)) : ctx.extensionMm(upper);
+  const top = hitchOf(lower) ? low : ctx.extensionMm(lower) && plus(ctx.extensionMm(lower)!, constant('grabBodyMm'));
+  return bottom && top ? minus(bottom, top) : null;
+}
+
+/**
+ * Two that grip one rope, one above the other: the upper one that slips slides down onto the lower one. Everything that is tended by pushing lets go when it is
+ * pushed; what has teeth does not. Common practice; the gap against what the rope gives is reckoned.
+ */
+export const cascadeJudge: Judge = {
+  id: 'cascade',
+  subjects: (ctx) => ctx.setup.attachments.flatMap((a) => (upperOf(a, ctx) !== null ? [a.end.id] : [])),
+  claims: (ref, ctx) => {
+    const upper = upperOf(lowerOf(ref, ctx), ctx)!;
+    return [between(upper.end.id, ref), between(upper.end.id, ref, 'cascade')];
+  },
+  judge: (ref, ctx) => {
+    const lower = lowerOf(ref, ctx);
+    const upper = upperOf(lower, ctx)!;
+    const item = deviceOf(lower)?.item;
+    if (deviceOf(lower) && !item) return [];
+    const ropes = ropesIn(ctx.index, lower.end);
+    if (!ropes) return [];
+    return [cascade(upper, lower, gapMm(upper, lower, ctx), ctx, staticStretch(ropes.ropeA))];
+  },
+  reads: (ref, ctx) => {
+    const lower = lowerOf(ref, ctx);
+    const upper = upperOf(lower, ctx)!;
+    return [upper, lower].flatMap((a) => [
+      a.end.id,
+      ...[mainConnector(a), slingOf(a)].flatMap((p) => p?.id ?? []),
+      ...linesOf(ctx.index, a.end).flatMap((l) => ropeSlots(l).map((r) => r.id)),
+    ]);
+  },
+};
+
+function cascade(upper: Attachment, lower: Attachment, gap: Interval | null, ctx: Context, stretch: Interval): Finding {
+  const item = deviceOf(lower)?.item;
+  const subject = [lower.end.id, upper.end.id] as const;
+  const [up, low] = [literal(upper.label.toLowerCase()), literal(lower.label.toLowerCase())];
+  if (item && traitsOf(item.family).teeth)
+    return finding({
+      code: 'between.cascade',
+      severity: 'clear',
+      subject,
+      says: `When the ${up} slips and slides onto the ${low}, the ${low} still holds: it has teeth.`,
+      because: 'Teeth bite before anything can push them open. What was never tried is not known all the same.',
+      remedy: 'Try it low above the ground: push the upper one onto it while it carries you.',
+    });
+  if (gap === null)
+    return finding({
+      code: 'between.cascade',
+      severity: 'untested',
+      subject,
+      says: `It is not known whether the ${up} can slide onto the ${low}.`,
+      because: 'A length of tether, cord or connector is not entered.',
+      remedy: 'Measure both tethers under load.',
+    });
+  const ropeM = Math.max(0, ctx.setup.site.anchorHeightM);
+  const meets = meetsWithM(scale(gap, 1 / 1000), stretch, threshold('cascadeTravelM'));
+  const reaches = meets.low < ropeM;
+  const numbers = [
+    { key: 'gap', label: 'Between the two, tethers tight', quantity: 'lengthMm', value: gap },
+    ...(reaches && meets.low > 0
+      ? ([
+          { key: 'meets', label: 'Rope above from which they meet', quantity: 'lengthM', value: exactly(meets.low) },
+        ] as const)
+      : []),
+    { key: 'rope', label: 'Rope above, at the start', quantity: 'lengthM', value: exactly(ropeM) },
+  ] as const;
+  return finding({
+    code: 'between.cascade',
+    severity: reaches ? 'mind' : 'clear',
+    subject,
+    says: reaches
+      ? `When the ${up} slips it slides onto the ${low} and pushes it open: the two are one.`
+      : `The ${up} does not reach the ${low} when it slips.`,
+    because: reaches
+      ? `Between them {gap~} are left, and {rope} of rope gives more than that${meets.low > 0 ? '; with {meets} or more above you they meet' : ''}. What is tended by pushing lets go when it is pushed.`
+      : 'Between them {gap~} are left, more than {rope} of rope gives.',
+    remedy: reaches
+      ? 'Put one with teeth below, put one of the two on a second rope, or tie knots below you; do not count on the lower one.'
+      : '',
+    numbers,
+  });
+}

@@ -1,0 +1,154 @@
+import { fallForceKn } from '../connector/index.ts';
+import { finding, type Finding, type Ref, type Severity } from '../finding/index.ts';
+import { linearDensityKgPerM, staticStretch, traitsOf, type Device, type Rope } from '../gear/index.ts';
+import { feedingWeightKg, feedsAboveM, groundReachedBelowM } from '../geometry/index.ts';
+import { about, type Context, type Judge } from '../parts/index.ts';
+import { deviceOf, linesOf, type Attachment, type RigLine } from '../rig/index.ts';
+import { constant, threshold } from '../sources/index.ts';
+import { exactly, interval, plus, type Interval } from '../units/index.ts';
+
+/** A grab that somebody climbs with alone, on a rope from above. */
+export const isSelfBelay = (a: Attachment, ctx: Context): boolean =>
+  ctx.setup.job === 'self-belay-top-rope' &&
+  a.root.kind === 'harness' &&
+  deviceOf(a)?.hand === null &&
+  linesOf(ctx.index, a.end)[0]?.kind === 'fixed';
+
+interface Solo {
+  readonly ref: Ref;
+  readonly device: Device;
+  readonly rope: Rope;
+  readonly line: RigLine;
+  readonly slackM: number | null;
+  readonly massKg: number;
+  readonly modulusKn: Interval;
+  readonly anchorM: number;
+  readonly endWeightKg: number;
+}
+
+function soloOf(ref: Ref, ctx: Context): Solo | null {
+  const a = ctx.index.ownerOf(ref)!;
+  const end = deviceOf(a);
+  const line = linesOf(ctx.index, a.end)[0];
+  const person = a.root.kind === 'harness' ? ctx.index.person(a.root.person)?.item : null;
+  const load = ctx.load(a);
+  if (!end?.item || line?.kind !== 'fixed' || !line.rope.item || !person || !load) return null;
+  return {
+    ref,
+    device: end.item,
+    rope: line.rope.item,
+    line,
+    slackM: end.slackM,
+    massKg: person.massKg,
+    modulusKn: load.modulusKn,
+    anchorM: ctx.setup.site.anchorHeightM,
+    endWeightKg: line.endWeightKg ?? 0,
+  };
+}
+
+/** A fall of whoever climbs alone on a rope from above: how hard it is below the anchor, where it ends on the ground, and where the rope runs by itself. */
+export const selfBelayJudge: Judge = {
+  id: 'self-belay',
+  subjects: (ctx) => ctx.setup.attachments.filter((a) => isSelfBelay(a, ctx)).map((a) => a.end.id),
+  claims: (ref) => [about(ref, 'solo'), about('job', 'fall')],
+  judge: (ref, ctx) => {
+    const solo = soloOf(ref, ctx);
+    return solo ? [jolt(solo), ground(solo), feed(solo)] : [];
+  },
+  reads: (ref, { index }) => {
+    const line = linesOf(index, index.ownerOf(ref)!.end)[0];
+    return [ref, ...(line?.kind === 'fixed' ? [line.rope.id] : [])];
+  },
+};
+
+/** The worst place for slack is just below the anchor, where little rope stretches. */
+function jolt({ ref, device, slackM, massKg, modulusKn }: Solo): Finding {
+  if (slackM === null)
+    return finding({
+      code: 'solo.fall',
+      severity: 'untested',
+      subject: [ref],
+      says: 'It is not said how much slack there can be above you.',
+      because:
+        'A grab that did not run along lets you fall into what it left, and close to the anchor that is a hard jerk.',
+      remedy: 'Say how much slack gathers before you see it and pull it through.',
+    });
+  const { teeth } = traitsOf(device.family);
+  const nearM = threshold('soloNearM');
+  const fallM = plus(exactly(slackM), constant('grabTravelM'));
+  const factor = interval(fallM.low / nearM, fallM.best / nearM, fallM.high / nearM);
+  const forceKn = interval(
+    fallForceKn(massKg, modulusKn.low, factor.low),
+    fallForceKn(massKg, modulusKn.best, factor.best),
+    fallForceKn(massKg, modulusKn.high, factor.high),
+  );
+  const [minds, stops] = teeth
+    ? [threshold('soloTeethMindKn'), constant('teethHurtSheathKn').low]
+    : [constant('teethHurtSheathKn').low, threshold('arrestMostKn')];
+  const severity: Severity = forceKn.best > stops ? 'stop' : forceKn.best > minds ? 'mind' : 'clear';
+  return finding({
+    code: 'solo.fall',
+    severity,
+    subject: [ref],
+    says:
+      severity === 'clear'
+        ? 'Just below the anchor a fall into this slack is a soft one.'
+        : teeth
+          ? `Just below the anchor a fall into this slack ${severity === 'stop' ? 'tears' : 'can tear'} the sheath: the device has teeth.`
+          : 'Just below the anchor a fall into this slack is a hard jerk.',
+    because:
+      'With {near} of rope above, {slack} of slack and what the device runs before it bites are {factor~} of its length: {force~}.',
+    remedy:
+      severity === 'clear'
+        ? ''
+        : 'Stop climbing a body length below the anchor, keep the rope tight, or use a device without teeth.',
+    numbers: [
+      { key: 'near', label: 'Rope above', quantity: 'lengthM', value: exactly(nearM) },
+      { key: 'slack', label: 'Slack', quantity: 'lengthM', value: exactly(slackM) },
+      { key: 'factor', label: 'Fall factor', quantity: 'ratio', value: factor },
+      { key: 'force', label: 'Force on you', quantity: 'strengthKn', value: forceKn },
+    ],
+  });
+}
+
+function ground({ ref, rope, slackM, anchorM }: Solo): Finding {
+  const travel = plus(exactly(slackM ?? 0), constant('grabTravelM'));
+  const heightM = groundReachedBelowM(anchorM, staticStretch(rope), travel);
+  const severity: Severity = heightM.best > threshold('soloGroundMindM') ? 'mind' : 'clear';
+  return finding({
+    code: 'solo.ground',
+    severity,
+    subject: [ref],
+    says: `Below {height~} a fall ends on the ground.`,
+    because: 'So far the rope stretches under you, with the slack and what the device runs before it bites.',
+    remedy:
+      severity === 'clear'
+        ? 'Tie in tight before the first moves.'
+        : 'Stretch the rope before the first moves: sit into it with the device high. A low-stretch rope gives half as much.',
+    numbers: [{ key: 'height', label: 'Feet above the ground', quantity: 'lengthM', value: heightM }],
+  });
+}
+
+function feed({ ref, line, rope, endWeightKg }: Solo): Finding {
+  const drag = constant('grabDragN');
+  const fromM = feedsAboveM(drag, linearDensityKgPerM(rope), endWeightKg);
+  const wanted = feedingWeightKg(drag);
+  const severity: Severity = fromM.best > threshold('soloFeedMindM') ? 'mind' : 'clear';
+  return finding({
+    code: 'solo.feed',
+    severity,
+    subject: [ref, line.id],
+    says:
+      severity === 'clear'
+        ? 'The rope runs through the device almost from the ground on.'
+        : 'Up to {from~} the rope does not run through the device by itself: slack gathers above you.',
+    because: `${endWeightKg > 0 ? '{hung} hang on its end' : 'Nothing hangs on its end'}; until the rope below weighs as much as the device drags, you have to pull it through.`,
+    remedy:
+      severity === 'clear' ? '' : 'Hang {wanted~} on the end, clear of the ground, or pull through at every move.',
+    numbers: [
+      { key: 'from', label: 'Runs by itself from', quantity: 'lengthM', value: fromM },
+      { key: 'hung', label: 'Weight on the end', quantity: 'massKg', value: exactly(endWeightKg) },
+      { key: 'wanted', label: 'Weight that makes it run', quantity: 'massKg', value: wanted },
+    ],
+  });
+}
