@@ -1,3 +1,4 @@
+import { cascadeJudge } from '../between/index.ts';
 import type { Finding } from '../finding/index.ts';
 import { contextOf } from '../parts/index.ts';
 import { ownDevice, removablesOf, VARIATIONS, without, type Setup, type Variation } from '../rig/index.ts';
@@ -87,7 +88,14 @@ export function waysToBackUp(setup: Setup, findings: readonly Finding[]): Backin
   const build = (id: string, label: string, variation: Variation | null, rig: Setup, own: boolean): BackingUp => {
     const ctx = contextOf(rig);
     const person = hanging(ctx)[0] ?? rig.persons[0]!;
-    const about = own ? findings : findings.filter((f) => !f.subject.some((ref) => backupRefs.has(ref)));
+    // What slides onto what is another matter in each of them.
+    const cascades = cascadeJudge.subjects(ctx).flatMap((ref) => cascadeJudge.judge(ref, ctx));
+    const about = own
+      ? findings
+      : [
+          ...findings.filter((f) => f.code !== 'between.cascade' && !f.subject.some((ref) => backupRefs.has(ref))),
+          ...cascades,
+        ];
     const model = holdsFromRig(ctx, person, about);
     return { id, label, variation, setup: rig, own, model, cuts: minimalCutSets(model, 2) };
   };

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { assess } from '../assess/index.ts';
 import { contextOf } from '../parts/index.ts';
-import { wellRigged, withItem, withFields, without, type Setup } from '../rig/index.ts';
+import { variation, wellRigged, withItem, withFields, without, type Setup } from '../rig/index.ts';
 import { changed, club, filled, rappelDouble, rappelDoubleFaulty, SETUPS, variedSetups } from '../samples/index.ts';
 import {
   closure,
@@ -271,6 +271,45 @@ describe('ways of backing up, side by side', () => {
     const [own] = waysToBackUp(bad, assess(bad).findings);
     expect(own).toMatchObject({ id: 'own', own: true });
     expect(standingAfter(own!, EVENTS[0]!)).toEqual([]);
+  });
+  it('the other ways are compared as they are meant to be rigged, whatever is wrong with the own one', () => {
+    const bad = rigged({ hitch: { wraps: 1 } });
+    const rows = waysToBackUp(bad, assess(bad).findings);
+    const [hand] = EVENTS;
+    expect(rows.filter((w) => standingAfter(w, hand!).length === 0).map((w) => w.id)).toEqual(['own', 'nothing']);
+    const good = Object.fromEntries(ways().map((w) => [w.id, standingAfter(w, hand!).length]));
+    for (const w of rows.filter((x) => !x.own)) expect(standingAfter(w, hand!).length, w.id).toBe(good[w.id]);
+    expect(rows.filter((w) => w.own)).toHaveLength(1);
+    expect(rows.map((w) => w.label)).toContain('Hitch below the device');
+    expect(rows.find((w) => w.id === 'nothing')!.setup.attachments.some((a) => a.use === 'backup')).toBe(false);
+  });
+  it('what is added above a grab without teeth slides onto it when it slips; on a second rope it does not', () => {
+    const solo = filled(wellRigged(SETUPS['self-belay-top-rope']));
+    const rows = waysToBackUp(solo, assess(solo).findings);
+    const held1 = (id: string, fault: string) => held(rows.find((w) => w.id === id)!.model, [fault]);
+    expect(held1('second-grab', 'grab-device')).toBe(false);
+    expect(held1('hitch-above', 'above-hitch')).toBe(false);
+    expect(held1('second-grab', 'device')).toBe(true);
+    expect(held1('grab-second-rope', 'grab2-device')).toBe(true);
+    expect(held1('own-hitch', 'own-hitch')).toBe(true);
+  });
+  it('a rig without any backup has no row of its own; its device and its lanyard stay in every other', () => {
+    const lanyard = filled(wellRigged(variation('lanyard').add(without(rappelDouble, 'below'))!));
+    const rows = waysToBackUp(lanyard, assess(lanyard).findings);
+    expect(rows.filter((w) => w.own).map((w) => w.id)).toEqual(['nothing']);
+    for (const w of rows)
+      expect(
+        w.setup.attachments.map((a) => a.id),
+        w.id,
+      ).toEqual(expect.arrayContaining(['main', 'lanyard']));
+    const open = rigged({ device: { brakeLed: 'unknown' } });
+    expect(waysToBackUp(open, assess(open).findings).length).toBeGreaterThan(3);
+  });
+  it('one strand: going past its end takes the knot in it as well', () => {
+    const single = filled(wellRigged(SETUPS['rappel-single']));
+    const end = EVENTS.find((e) => e.id === 'end')!;
+    const rows = waysToBackUp(single, assess(single).findings);
+    expect(rows.filter((w) => standingAfter(w, end).length === 0).map((w) => w.id)).toContain('nothing');
   });
   it('a way taken over is the same rig that was compared', () => {
     for (const way of ways().filter((w) => w.variation)) {
