@@ -1,6 +1,6 @@
 import type { WayReport } from '../connector/index.ts';
 import { waysLeft } from '../between/index.ts';
-import { overall, worstFirst, type Finding, type Ref, type Severity } from '../finding/index.ts';
+import { overall, worstFirst, type Finding, type FindingCode, type Ref, type Severity } from '../finding/index.ts';
 import type { BrakeFigures } from '../friction/index.ts';
 import type { Clearance, HitchReach, RopeBudget } from '../geometry/index.ts';
 import { holdFindings } from '../hold/index.ts';
@@ -41,8 +41,24 @@ export function assess(setup: Setup, judges: readonly Judge[] = JUDGES): Assessm
   const ctx = contextOf(setup);
   const found = judged(ctx, judges);
   // Last, since what counts as holding follows from all that was found.
-  const findings = [...found, ...holdFindings(ctx, found)];
+  const findings = saidOnce([...found, ...holdFindings(ctx, found)]);
   return { verdict: overall(findings), findings: worstFirst(findings), figures: figuresOf(ctx) };
+}
+
+/** About a rope and not about what sits on it: two grabs on one rope would say it twice. */
+const ABOUT_THE_ROPE: ReadonlySet<FindingCode> = new Set(['fit.rope-not-for-job', 'solo.feed', 'solo.ground']);
+
+/** Such things are said once, of all the parts; what holds was derived from each by itself. */
+function saidOnce(findings: readonly Finding[]): Finding[] {
+  const known = new Map<string, Finding>();
+  for (const f of findings) {
+    const key = ABOUT_THE_ROPE.has(f.code)
+      ? JSON.stringify([f.code, f.severity, f.says, f.because, f.numbers])
+      : String(known.size);
+    const there = known.get(key);
+    known.set(key, there ? { ...there, subject: [...new Set([...there.subject, ...f.subject])] } : f);
+  }
+  return [...known.values()];
 }
 
 function figuresOf(ctx: Context): Figures {

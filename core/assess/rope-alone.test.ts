@@ -93,6 +93,12 @@ describe('alone on a top rope', () => {
       number(on('low-stretch'), 'solo.ground', 'height').best,
     );
   });
+  it('what is about the rope is said once, however many sit on it; each of them keeps its own doubt', () => {
+    const two = changed(filled(wellRigged(variation('second-grab').add(SETUPS['self-belay-top-rope'])!)), {});
+    for (const code of ['solo.feed', 'fit.rope-not-for-job']) expect(found(two, code), code).toHaveLength(1);
+    expect(said(two, 'solo.feed').subject).toEqual(expect.arrayContaining(['device', 'grab-device']));
+    expect(found(two, 'solo.fall')).toHaveLength(2);
+  });
   it('nothing on the end: the rope has to be pulled; a few kilograms make it run', () => {
     const hung = (endWeightKg: number | null) => found(withFields(solo, 'rope', { endWeightKg }), 'solo.feed');
     expect(hung(null)).toEqual(['mind']);

@@ -28,12 +28,23 @@ function upperOf(lower: Attachment, ctx: Context): Attachment | null {
 }
 const lowerOf = (ref: Ref, ctx: Context) => ctx.index.ownerOf(ref)!;
 
-/** What is left between two of them when both tethers are stretched up, mm; null while a length is not known. */
+/** From the harness up to the lower and the upper end of what grips the rope, mm, its tether stretched; null while a length is not known. */
+export function gripHeights(
+  a: Attachment,
+  ctx: Context,
+): { readonly bottomMm: Interval; readonly topMm: Interval } | null {
+  if (hitchOf(a)) {
+    const top = topMm(a, ctx);
+    return top && { bottomMm: minus(top, exactly(ctx.reach(a)?.coilMm ?? 0)), topMm: top };
+  }
+  const bar = ctx.extensionMm(a);
+  return bar && { bottomMm: bar, topMm: plus(bar, constant('grabBodyMm')) };
+}
+
+/** What is left between two of them when both tethers are stretched up, mm. */
 function gapMm(upper: Attachment, lower: Attachment, ctx: Context): Interval | null {
-  const [high, low] = [topMm(upper, ctx), topMm(lower, ctx)];
-  const bottom = hitchOf(upper) ? high && minus(high, exactly(ctx.reach(upper)?.coilMm ?? 0)) : ctx.extensionMm(upper);
-  const top = hitchOf(lower) ? low : ctx.extensionMm(lower) && plus(ctx.extensionMm(lower)!, constant('grabBodyMm'));
-  return bottom && top ? minus(bottom, top) : null;
+  const [high, low] = [gripHeights(upper, ctx), gripHeights(lower, ctx)];
+  return high && low ? minus(high.bottomMm, low.topMm) : null;
 }
 
 /**

@@ -1,6 +1,6 @@
 export { baseTieJudge, treeConnectorJudge } from './tree.ts';
-export { cascadeJudge } from './cascade.ts';
-export { isSelfBelay, selfBelayJudge } from './self-belay.ts';
+export { cascadeJudge, gripHeights } from './cascade.ts';
+export { isSelfBelay, selfBelayJudge, soloCurves, type SoloCurve } from './self-belay.ts';
 export { stanceJudge } from './stance.ts';
 export { massesJudge } from './masses.ts';
 export { clearanceJudge, handAboveJudge, stands } from './clearance.ts';

@@ -50,7 +50,8 @@ function soloOf(ref: Ref, ctx: Context): Solo | null {
 export const selfBelayJudge: Judge = {
   id: 'self-belay',
   subjects: (ctx) => ctx.setup.attachments.filter((a) => isSelfBelay(a, ctx)).map((a) => a.end.id),
-  claims: (ref) => [about(ref, 'solo'), about('job', 'fall')],
+  // Tethers are judged by the arm’s reach, and by what slides onto what.
+  claims: (ref) => [about(ref, 'solo'), about('job', 'fall'), about('job', 'second')],
   judge: (ref, ctx) => {
     const solo = soloOf(ref, ctx);
     return solo ? [jolt(solo), ground(solo), feed(solo)] : [];
@@ -61,8 +62,55 @@ export const selfBelayJudge: Judge = {
   },
 };
 
+export interface SoloCurve {
+  readonly ref: Ref;
+  readonly label: string;
+  readonly anchorM: number;
+  readonly groundM: Interval;
+  readonly feedsM: Interval;
+  /** Force on the person over the height of the fall, kN, from where the ground is no more reached to just below the anchor. */
+  readonly points: readonly { readonly heightM: number; readonly forceKn: Interval }[];
+}
+
+/** A fall at each height, for every device that somebody climbs with alone; none while slack or a part is not said. */
+export function soloCurves(ctx: Context): SoloCurve[] {
+  return ctx.setup.attachments
+    .filter((a) => isSelfBelay(a, ctx))
+    .flatMap((a): SoloCurve[] => {
+      const solo = soloOf(a.end.id, ctx);
+      if (!solo || solo.slackM === null) return [];
+      const { rope, anchorM, slackM, endWeightKg } = solo;
+      const fallM = plus(exactly(slackM), constant('grabTravelM'));
+      const groundM = groundReachedBelowM(anchorM, staticStretch(rope), fallM);
+      const [from, to] = [groundM.best, anchorM - threshold('soloNearM')];
+      const points = Array.from({ length: to > from ? STEPS + 1 : 0 }, (_, i) => {
+        const heightM = from + ((to - from) * i) / STEPS;
+        return { heightM, forceKn: forceAt(solo, fallM, anchorM - heightM) };
+      });
+      return [
+        {
+          ref: a.end.id,
+          label: a.label,
+          anchorM,
+          groundM,
+          feedsM: feedsAboveM(constant('grabDragN'), linearDensityKgPerM(rope), endWeightKg),
+          points,
+        },
+      ];
+    });
+}
+const STEPS = 24;
+
+const forceAt = ({ massKg, modulusKn }: Solo, fallM: Interval, ropeM: number): Interval =>
+  interval(
+    fallForceKn(massKg, modulusKn.low, fallM.low / ropeM),
+    fallForceKn(massKg, modulusKn.best, fallM.best / ropeM),
+    fallForceKn(massKg, modulusKn.high, fallM.high / ropeM),
+  );
+
 /** The worst place for slack is just below the anchor, where little rope stretches. */
-function jolt({ ref, device, slackM, massKg, modulusKn }: Solo): Finding {
+function jolt(solo: Solo): Finding {
+  const { ref, device, slackM } = solo;
   if (slackM === null)
     return finding({
       code: 'solo.fall',
@@ -77,11 +125,7 @@ function jolt({ ref, device, slackM, massKg, modulusKn }: Solo): Finding {
   const nearM = threshold('soloNearM');
   const fallM = plus(exactly(slackM), constant('grabTravelM'));
   const factor = interval(fallM.low / nearM, fallM.best / nearM, fallM.high / nearM);
-  const forceKn = interval(
-    fallForceKn(massKg, modulusKn.low, factor.low),
-    fallForceKn(massKg, modulusKn.best, factor.best),
-    fallForceKn(massKg, modulusKn.high, factor.high),
-  );
+  const forceKn = forceAt(solo, fallM, nearM);
   const [minds, stops] = teeth
     ? [threshold('soloTeethMindKn'), constant('teethHurtSheathKn').low]
     : [constant('teethHurtSheathKn').low, threshold('arrestMostKn')];

@@ -170,3 +170,12 @@ export const notRigged = (setup: Setup): Setup =>
     ),
     null,
   );
+
+/** The set-up with one attachment moved along its line, to this place from the anchor down; places that are not there change nothing. */
+export function withOrder(setup: Setup, line: Ref, id: Ref, to: number): Setup {
+  const order = setup.along[line] ?? [];
+  const from = order.indexOf(id);
+  if (from < 0 || to < 0 || to >= order.length || from === to) return setup;
+  const rest = order.filter((other) => other !== id);
+  return { ...setup, along: { ...setup.along, [line]: [...rest.slice(0, to), id, ...rest.slice(to)] } };
+}

@@ -68,7 +68,17 @@ export {
   type Scene,
   type Template,
 } from './templates/index.ts';
-export { elementAt, notRigged, placeOf, wellRigged, withAll, withFields, withItem, withSnapshot } from './edit.ts';
+export {
+  elementAt,
+  notRigged,
+  placeOf,
+  wellRigged,
+  withAll,
+  withFields,
+  withItem,
+  withSnapshot,
+  withOrder,
+} from './edit.ts';
 export {
   ownDevice,
   removablesOf,

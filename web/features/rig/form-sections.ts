@@ -246,7 +246,7 @@ function attachmentSections(setup: Setup, a: Attachment, slot: SlotOf, nameAt: (
           ...(carries
             ? facts(sling.id, slingPieceSchema.shape, 'method', 'knots', 'measuredMm')
             : [
-                fact(sling.id, slingPieceSchema.shape, 'method', `Sling of the ${label}`),
+                fact(sling.id, slingPieceSchema.shape, 'method', `The sling of the ${label} is attached`),
                 fact(sling.id, slingPieceSchema.shape, 'knots', `Overhand knots in the sling of the ${label}`),
                 fact(sling.id, slingPieceSchema.shape, 'measuredMm', `Measured length of the ${label}`),
               ]),

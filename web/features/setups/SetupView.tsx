@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { assess } from '@core/assess';
 import { findingKeys, overall, SEVERITIES, type Severity } from '@core/finding';
+import { JOB_FACTS } from '@core/gear';
 import type { Setup } from '@core/rig';
 import { LazyDrawings } from '../../drawing/lazy';
 import { printDay } from '../../ui/dates';
@@ -14,6 +15,8 @@ import { part } from '../../ui/part';
 const FindingList = part('The list of findings', () => import('./FindingList').then((m) => m.FindingList));
 const StepsLink = part('The link to the order of steps', () => import('./StepsLink').then((m) => m.StepsLink));
 const SetupForm = part('The form', () => import('./SetupForm').then((m) => m.SetupForm));
+
+const OnTheRope = part('What is along the rope', () => import('../rig/OnTheRope').then((m) => m.OnTheRope));
 
 const PANELS = { drawing: 'Drawing', findings: 'Findings', form: 'Change' } as const;
 type Panel = keyof typeof PANELS;
@@ -73,6 +76,9 @@ export function SetupView({ setup, change }: { setup: Setup; change: (next: Setu
           <div className="grid gap-4 rounded-xl border border-line bg-surface p-3 sm:grid-cols-2">
             <LazyDrawings {...drawing} />
           </div>
+          {JOB_FACTS[setup.job].climbs && (
+            <OnTheRope setup={setup} findings={assessment.findings} onChange={(next) => change(next, null)} />
+          )}
         </section>
         <section
           aria-label="Findings"

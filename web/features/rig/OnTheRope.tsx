@@ -1,0 +1,29 @@
+import { soloCurves } from '@core/between';
+import type { Finding } from '@core/finding';
+import { contextOf } from '@core/parts';
+import type { Setup } from '@core/rig';
+import { part } from '../../ui/part';
+import { gripsIn, RopeOrder } from './RopeOrder';
+import type { SoloCurve } from '@core/between';
+
+const SoloChart = part<{ curve: SoloCurve }>('The chart of a fall', () =>
+  import('./SoloChart').then((m) => m.SoloChart),
+);
+
+interface OnTheRopeProps {
+  readonly setup: Setup;
+  readonly findings: readonly Finding[];
+  readonly onChange: (next: Setup) => void;
+}
+
+/** For whoever climbs on what grips by itself: the order along the rope, and a fall at each height. */
+export function OnTheRope({ setup, findings, onChange }: OnTheRopeProps) {
+  return (
+    <>
+      {gripsIn(setup, findings).length > 1 && <RopeOrder setup={setup} findings={findings} onChange={onChange} />}
+      {soloCurves(contextOf(setup)).map((curve) => (
+        <SoloChart key={curve.ref} curve={curve} />
+      ))}
+    </>
+  );
+}
