@@ -1,5 +1,6 @@
 export { baseTieJudge, treeConnectorJudge } from './tree.ts';
 export { cascadeJudge, gripHeights } from './cascade.ts';
+export { footLoopJudge, isFootLoop, strokeFigures, type StrokeFigures } from './foot-loop.ts';
 export { isSelfBelay, selfBelayJudge, soloCurves, type SoloCurve } from './self-belay.ts';
 export { stanceJudge } from './stance.ts';
 export { massesJudge } from './masses.ts';

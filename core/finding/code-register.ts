@@ -31,6 +31,7 @@ const FALSE = 'core/assess/false-assurance.test.ts';
 const GUIDE = 'core/parts/guide.test.ts';
 const SLACK = 'core/parts/slack.test.ts';
 const CALLS = 'core/parts/calls.test.ts';
+const STROKE = 'core/assess/stroke.test.ts';
 const ROPE_ALONE = 'core/assess/rope-alone.test.ts';
 const CATCH = 'core/catch/catch-findings.test.ts';
 const RIG = 'core/parts/lines.test.ts';
@@ -68,6 +69,7 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'catch.stance': ['Belayer and the wall', CATCH],
   'catch.hand': ['Rope runs through the hand in a fall', CATCH],
   'between.cascade': ['One grab slides onto another', ROPE_ALONE],
+  'ascend.stroke': ['Stroke up a rope, by the lengths', STROKE],
   'solo.fall': ['Fall into slack, alone on a rope', ROPE_ALONE],
   'solo.ground': ['Where a fall ends on the ground', ROPE_ALONE],
   'solo.feed': ['Where the rope runs by itself', ROPE_ALONE],

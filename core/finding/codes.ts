@@ -37,6 +37,7 @@ export const CODE_SOURCES = {
   'catch.stance': ['practice-catch', 'memory-catch', 'impulse'],
   'catch.hand': ['memory-catch', 'memory-hand-force', 'euler-eytelwein'],
   'between.cascade': ['practice-cascade', 'memory-stretch', 'memory-grabs'],
+  'ascend.stroke': ['practice-ascending', 'memory-stretch', 'memory-knots', 'entered'],
   'solo.fall': ['practice-self-belay', 'wexler-1950', 'en-567', 'en-353-2', 'memory-grabs'],
   'solo.ground': ['practice-self-belay', 'memory-stretch', 'memory-grabs'],
   'solo.feed': ['practice-self-belay', 'memory-grabs'],

@@ -44,6 +44,7 @@ export const DOUBTS = {
   'catch.stance': 'none',
   'catch.hand': 'none',
   'between.cascade': 'none',
+  'ascend.stroke': 'none',
   'solo.fall': 'none',
   'solo.ground': 'none',
   'solo.feed': 'none',

@@ -2,7 +2,8 @@ export { lineLengthFindings, type LineLengthInput } from './line-length.ts';
 export { ropeLengthFinding, type RopeLengthInput } from './rope-length.ts';
 export { feedingWeightKg, feedsAboveM, groundReachedBelowM, meetsWithM } from './rope-alone.ts';
 export { armReach } from './arm-reach.ts';
-export { extensionMm, type ExtensionInput } from './extension.ts';
+export { extensionMm, slingMm, type ExtensionInput } from './extension.ts';
+export { knotsFor, strokeOf, type Stroke, type StrokeInput } from './stroke.ts';
 export {
   attachmentToDeviceMm,
   hitchClearance,

@@ -264,7 +264,7 @@ export const slingPieceSchema = z.strictObject({
     50,
     1500,
     'Measured extension',
-    'Harness to the bar the device hangs on, under load. It beats the estimate.',
+    'Under load, as it is rigged: from the harness to the bar the device hangs on, of a foot loop from the sole to its connector. It beats the estimate.',
   ).nullable(),
 });
 

@@ -44,6 +44,7 @@ export const VARIATION_IDS = [
   'held-below',
   'knot-below',
   'brake-hitch',
+  'foot-loop',
   'second-grab',
   'grab-second-rope',
   'lanyard',
@@ -344,6 +345,39 @@ export const VARIATIONS: readonly Variation[] = [
     },
   },
   {
+    id: 'foot-loop',
+    label: 'a foot loop at the upper grip',
+    backsUp: false,
+    needs: ['a sling as long as from the sole to just above the tie-in'],
+    defeats: [],
+    reasons: ['lets you stand up and push the other one along'],
+    against: ['it is no attachment'],
+    add: (setup) => {
+      const main = climbsAlone(setup);
+      if (!main || setup.job !== 'ascend' || main.root.kind !== 'harness' || has(setup, 'foot-loop')) return null;
+      const line = linesOf(indexOf(setup), main.end)[0]!;
+      const upper = indexOf(setup)
+        .along(line.id)
+        .find((a) => a.use !== 'aid' && mainConnector(a) !== null);
+      const at = upper ? mainConnector(upper) : null;
+      if (!at) return null;
+      const loop = sling('foot-sling');
+      return grown(setup, {
+        attachments: [
+          {
+            id: 'foot-loop',
+            label: 'Foot loop',
+            use: 'aid',
+            job: null,
+            root: onHarness(main.root.person, 'foot'),
+            pieces: [{ ...loop, method: 'girth' }],
+            end: { id: 'foot-loop-end', kind: 'clip', to: at.id },
+          },
+        ],
+      });
+    },
+  },
+  {
     id: 'second-grab',
     label: 'a second grab above, on a tether of its own',
     backsUp: true,
@@ -447,7 +481,7 @@ export interface Removable {
 /** What this rig can do without: backups, tethers, a second connector, the extension. */
 export function removablesOf(setup: Setup): Removable[] {
   return setup.attachments.flatMap((a): Removable[] => [
-    ...(a.use === 'backup' || a.use === 'tether' ? [{ id: a.id, label: a.label }] : []),
+    ...(a.use === 'backup' || a.use === 'tether' || a.use === 'aid' ? [{ id: a.id, label: a.label }] : []),
     ...a.pieces.flatMap((p): Removable[] => {
       if (p.kind === 'connector' && p.beside !== null) return [{ id: p.id, label: 'Second connector' }];
       return p.kind === 'sling' && a.use === 'carries' ? [{ id: p.id, label: 'Extension' }] : [];
@@ -478,6 +512,13 @@ export function without(setup: Setup, id: Ref): Setup {
         ? [a.id]
         : [],
     ),
+    // What is clipped to it goes as well.
+    ...setup.attachments.flatMap((a) => {
+      const { end } = a;
+      return end.kind === 'clip' && (end.to === whole.end.id || whole.pieces.some((p) => p.id === end.to))
+        ? [a.id]
+        : [];
+    }),
   ]);
   const attachments = setup.attachments.filter((a) => !gone.has(a.id));
   const lines = setup.lines.filter((l) => !added.includes(l));

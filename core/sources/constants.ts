@@ -363,6 +363,19 @@ export const CONSTANTS = {
   ),
   grabTravelM: c(0.02, 0.1, 0.3, 'm', 'way of a grab along the rope before it bites', 'memory-grabs'),
   grabDragN: c(5, 10, 20, 'N', 'force that pulls rope up through a grab', 'memory-grabs'),
+  standingGapMm: one(
+    50,
+    'mm',
+    'between tie-in and upper grip when standing in the foot loop, below which they collide',
+    'practice-ascending',
+  ),
+  standingGapWantedMm: one(
+    100,
+    'mm',
+    'between tie-in and upper grip when standing, that a foot loop is tied for',
+    'practice-ascending',
+  ),
+  strokeLeastMm: one(200, 'mm', 'stroke below which going up a rope is tedious', 'practice-ascending'),
   cascadeTravelM: one(0.1, 'm', 'way until the lower of two grabs is loaded, beyond the stretch', 'practice-cascade'),
   soloNearM: one(
     2,

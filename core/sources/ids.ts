@@ -65,6 +65,7 @@ export const SOURCE_IDS = [
   'practice-guide-plate',
   'practice-calls',
   'practice-two-attachments',
+  'practice-ascending',
   'practice-cascade',
   'practice-self-belay',
   'practice-base-tie',

@@ -308,6 +308,10 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
     'Common practice: two attachments on a rope that one climbs',
     'Whoever hangs on one clamp or one grab has nothing when it opens; a foot loop is no attachment.',
   ),
+  'practice-ascending': practice(
+    'Common practice: going up a rope',
+    'The tether ends where the arm still works. The foot loop lets one stand so that the upper grip comes close above the tie-in, and does not touch it. The first strokes only stretch the rope.',
+  ),
   'practice-cascade': practice(
     'Common practice: two that grip one rope',
     'What is tended by pushing it, hitches and grabs without teeth, lets go when another one slides onto it. A toothed one below, or the second one on a rope of its own, breaks that.',

@@ -1,10 +1,10 @@
-import { soloCurves } from '@core/between';
+import { isFootLoop, soloCurves, strokeFigures, type SoloCurve } from '@core/between';
 import type { Finding } from '@core/finding';
 import { contextOf } from '@core/parts';
 import type { Setup } from '@core/rig';
 import { part } from '../../ui/part';
 import { gripsIn, RopeOrder } from './RopeOrder';
-import type { SoloCurve } from '@core/between';
+import { StrokeDrawing } from './StrokeDrawing';
 
 const SoloChart = part<{ curve: SoloCurve }>('The chart of a fall', () =>
   import('./SoloChart').then((m) => m.SoloChart),
@@ -18,10 +18,15 @@ interface OnTheRopeProps {
 
 /** For whoever climbs on what grips by itself: the order along the rope, and a fall at each height. */
 export function OnTheRope({ setup, findings, onChange }: OnTheRopeProps) {
+  const ctx = contextOf(setup);
   return (
     <>
       {gripsIn(setup, findings).length > 1 && <RopeOrder setup={setup} findings={findings} onChange={onChange} />}
-      {soloCurves(contextOf(setup)).map((curve) => (
+      {setup.attachments.filter(isFootLoop).flatMap((loop) => {
+        const figures = strokeFigures(loop, ctx);
+        return figures ? [<StrokeDrawing key={loop.id} figures={figures} />] : [];
+      })}
+      {soloCurves(ctx).map((curve) => (
         <SoloChart key={curve.ref} curve={curve} />
       ))}
     </>

@@ -152,7 +152,7 @@ function Drawn({ grips, lines }: { grips: readonly Grip[]; lines: readonly Ref[]
             ) : (
               <DeviceGlyph at={vec(x, middle)} scale={Math.min(0.6, scale)} side={1} {...glyph} />
             )}
-            <Label at={vec(8, middle)}>{[attachment.label, lengthOf(grip)]}</Label>
+            <Label at={vec(8, middle)}>{[...inLines(attachment.label), lengthOf(grip)]}</Label>
           </g>
         );
       })}
@@ -178,6 +178,15 @@ function Drawn({ grips, lines }: { grips: readonly Grip[]; lines: readonly Ref[]
     </svg>
   );
 }
+
+/** A label in lines of what stands beside the rope. */
+const inLines = (label: string): string[] =>
+  label.split(' ').reduce<string[]>((lines, word) => {
+    const last = lines.at(-1);
+    return last !== undefined && last.length + word.length < 15
+      ? [...lines.slice(0, -1), `${last} ${word}`]
+      : [...lines, word];
+  }, []);
 
 /** The best value, and below it how far it may be off. */
 const inTwo = (value: Interval, system: UnitSystem): string[] => {

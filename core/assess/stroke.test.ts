@@ -1,0 +1,118 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { strokeFigures } from '../between/index.ts';
+import { knotsFor, strokeOf } from '../geometry/index.ts';
+import { contextOf } from '../parts/index.ts';
+import { variation, wellRigged, without, withItem, type Setup } from '../rig/index.ts';
+import { changed, club, filled, SETUPS } from '../samples/index.ts';
+import { constant } from '../sources/index.ts';
+import { exactly } from '../units/index.ts';
+import { assess } from './index.ts';
+
+const of = (tieInHeightMm: number, tetherMm: number, footMm: number, heightM = 30, stretch = 0.08) =>
+  strokeOf({
+    tieInHeightMm,
+    tetherMm: exactly(tetherMm),
+    footLoopMm: exactly(footMm),
+    heightM,
+    stretch: exactly(stretch),
+  });
+
+describe('a stroke up a rope', () => {
+  // Check values of mechanics, worked by hand: tether - (foot loop - tie-in).
+  it('tie-in at 1.00 m, foot loop 1.10, tether 0.65: 0.55 m, 55 strokes for 30 m', () => {
+    const s = of(1000, 650, 1100);
+    expect(s.strokeMm.best).toBe(550);
+    expect(s.standingGapMm.best).toBe(100);
+    expect(s.strokes!.best).toBeCloseTo(54.5, 1);
+  });
+  it('8 % of stretch is 2.4 m and 4.4 strokes before one leaves the ground, 3.5 % is 1.9 strokes', () => {
+    expect(of(1000, 650, 1100).lostM.best).toBeCloseTo(2.4, 9);
+    expect(of(1000, 650, 1100).lostStrokes!.best).toBeCloseTo(4.4, 1);
+    expect(of(1000, 650, 1100, 30, 0.035).lostStrokes!.best).toBeCloseTo(1.9, 1);
+  });
+  it('a foot loop as long as tie-in and tether gains nothing', () => {
+    expect(of(1000, 650, 1650).strokes).toBeNull();
+    expect(of(1000, 650, 1700).strokeMm.best).toBeLessThan(0);
+  });
+  it('laws: a longer tether or a shorter foot loop never lowers the stroke; a bigger person with the same loop gains more', () => {
+    const mm = fc.integer({ min: 100, max: 2000 });
+    fc.assert(
+      fc.property(mm, mm, mm, fc.nat(500), (tie, tether, foot, more) => {
+        const base = of(tie, tether, foot).strokeMm.best;
+        expect(of(tie, tether + more, foot).strokeMm.best).toBeGreaterThanOrEqual(base);
+        expect(of(tie, tether, foot + more).strokeMm.best).toBeLessThanOrEqual(base);
+        expect(of(tie + more, tether, foot).strokeMm.best).toBeGreaterThanOrEqual(base);
+      }),
+    );
+  });
+  it('from what is at hand to what one ties: knots, and what the sling stays too long by', () => {
+    const { best } = constant('overhandInSlingMm');
+    expect(knotsFor(1200, 1100)).toEqual({ knots: 1, overMm: 100 - best });
+    expect(knotsFor(1100, 1100)).toEqual({ knots: 0, overMm: 0 });
+    expect(knotsFor(1000, 1100)).toBeNull();
+    fc.assert(
+      fc.property(fc.integer({ min: 300, max: 2500 }), fc.integer({ min: 300, max: 2500 }), (whole, wanted) => {
+        const tie = knotsFor(whole, wanted);
+        if (whole < wanted) {
+          expect(tie).toBeNull();
+          return;
+        }
+        // Back again: the sling with these knots is as long as was wanted, and less than one knot longer.
+        expect(whole - tie!.knots * best).toBeCloseTo(wanted + tie!.overMm, 9);
+        expect(tie!.overMm).toBeGreaterThanOrEqual(0);
+        expect(tie!.overMm).toBeLessThan(best);
+      }),
+    );
+  });
+});
+
+describe('a foot loop in the rig', () => {
+  const up = filled(wellRigged(variation('foot-loop').add(SETUPS.ascend)!));
+  const lengths = (footMm: number, tieInHeightMm: number | null = 1040): Setup =>
+    changed(withItem(up, 'climber', { ...club.tomas, tieInHeightMm }), { 'foot-sling': { measuredMm: footMm } });
+  const said = (setup: Setup) => assess(setup).findings.find((f) => f.code === 'ascend.stroke')!;
+  it('fits, collides, gains little, gains nothing', () => {
+    const tether = strokeFigures(
+      up.attachments.find((a) => a.id === 'foot-loop')!,
+      contextOf(lengths(1140)),
+    )!.tetherMm.best;
+    expect(said(lengths(1140)).severity).toBe('clear');
+    expect(said(lengths(1060)).severity).toBe('mind');
+    expect(said(lengths(1060)).says).toMatch(/short/);
+    const little = said(lengths(Math.min(1500, 1040 + Math.round(tether) - 100)));
+    expect(little.severity).toBe('mind');
+    const nothing = said(lengths(Math.min(1500, 1040 + Math.round(tether) + 10)));
+    expect(nothing.severity).toBe('stop');
+  });
+  it('not measured is not known, and says what to measure', () => {
+    expect(said(lengths(1140, null)).severity).toBe('untested');
+    expect(said(lengths(1140, null)).because).toMatch(/measured above the soles/);
+    expect(said(withItem(lengths(1140), 'above-connector', null)).severity).toBe('untested');
+  });
+  it('says what to tie in this very sling', () => {
+    const long = changed(withItem(lengths(1140), 'foot-sling', { ...club.longSling, loopLengthMm: 1500 }), {
+      'foot-sling': { measuredMm: 1060, method: 'girth', knots: 0 },
+    });
+    expect(said(long).remedy).toMatch(/\d overhand knots/);
+    const short = changed(withItem(lengths(1140), 'foot-sling', { ...club.sling, loopLengthMm: 600 }), {
+      'foot-sling': { measuredMm: null, method: 'girth', knots: 0 },
+    });
+    expect(said(short).remedy).toMatch(/too short/);
+  });
+  it('a foot loop is no attachment: one grip above it is still alone', () => {
+    const alone = without(up, 'above');
+    expect(alone.attachments.map((a) => a.id)).not.toContain('foot-loop');
+    const onMain = filled(wellRigged(variation('foot-loop').add(without(SETUPS.ascend, 'above'))!));
+    expect(assess(onMain).findings.map((f) => `${f.code} ${f.severity}`)).toContain('hold.one-attachment stop');
+  });
+  it('lengths are judged with it, and said to be open without it', () => {
+    const open = (s: Setup) =>
+      assess(s)
+        .findings.filter((f) => f.code === 'rig.not-judged')
+        .map((f) => f.says)
+        .join();
+    expect(open(filled(SETUPS.ascend))).toMatch(/tether and foot loop/);
+    expect(open(up)).not.toMatch(/tether and foot loop/);
+  });
+});

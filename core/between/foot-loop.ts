@@ -1,0 +1,133 @@
+import { finding, literal, type Finding, type Ref, type Severity } from '../finding/index.ts';
+import { staticStretch, type Person } from '../gear/index.ts';
+import { knotsFor, slingMm, strokeOf, type Stroke } from '../geometry/index.ts';
+import { about, type Context, type Judge } from '../parts/index.ts';
+import { ropesIn, slingOf, type Attachment, type SlingPiece } from '../rig/index.ts';
+import { threshold } from '../sources/index.ts';
+import { exactly, type Interval } from '../units/index.ts';
+import { gripHeights } from './cascade.ts';
+
+/** A loop for the foot, clipped to what grips the rope. */
+export const isFootLoop = (a: Attachment): boolean =>
+  a.use === 'aid' && a.root.kind === 'harness' && a.root.point === 'foot' && a.end.kind === 'clip';
+
+/** The stroke of somebody who goes up a rope, with the lengths it is made of. */
+export interface StrokeFigures extends Stroke {
+  readonly loop: Attachment;
+  readonly upper: Attachment;
+  readonly person: Person;
+  readonly tetherMm: Interval;
+  readonly footLoopMm: Interval;
+  readonly heightM: number;
+}
+
+interface Lengths {
+  readonly upper: Attachment;
+  readonly person: Person;
+  readonly piece: SlingPiece;
+  readonly tetherMm: Interval;
+  readonly footLoopMm: Interval;
+}
+function lengthsOf(loop: Attachment, ctx: Context): Lengths | null {
+  const upper = loop.end.kind === 'clip' ? ctx.index.ownerOf(loop.end.to) : undefined;
+  const person = loop.root.kind === 'harness' ? ctx.index.person(loop.root.person)?.item : null;
+  const piece = slingOf(loop);
+  const at = upper && gripHeights(upper, ctx);
+  if (!upper || !person || !at || piece?.kind !== 'sling' || !piece.item) return null;
+  return { upper, person, piece, tetherMm: at.bottomMm, footLoopMm: slingMm({ ...piece, sling: piece.item }) };
+}
+
+/** null while a part, a length or the height of the tie-in is not known. */
+export function strokeFigures(loop: Attachment, ctx: Context): StrokeFigures | null {
+  const lengths = lengthsOf(loop, ctx);
+  const ropes = lengths && ropesIn(ctx.index, lengths.upper.end);
+  if (!lengths || !ropes || lengths.person.tieInHeightMm === null) return null;
+  const heightM = ctx.setup.site.anchorHeightM;
+  const stroke = strokeOf({
+    tieInHeightMm: lengths.person.tieInHeightMm,
+    tetherMm: lengths.tetherMm,
+    footLoopMm: lengths.footLoopMm,
+    heightM,
+    stretch: staticStretch(ropes.ropeA),
+  });
+  return { ...lengths, ...stroke, loop, heightM };
+}
+
+/** Lengths of tether and foot loop against the body: whether one gains anything, and whether the two grips collide. */
+export const footLoopJudge: Judge = {
+  id: 'foot-loop',
+  subjects: ({ setup }) => setup.attachments.filter(isFootLoop).map((a) => a.id),
+  claims: (ref, ctx) => [about(ctx.attachment(ref).end.id, 'clipped'), about('job', 'second')],
+  judge: (ref, ctx) => {
+    const loop = ctx.attachment(ref);
+    const lengths = lengthsOf(loop, ctx);
+    const piece = slingOf(loop);
+    if (piece?.kind !== 'sling' || !piece.item) return [];
+    const figures = strokeFigures(loop, ctx);
+    return figures ? [stroke(piece, figures)] : [unknown(piece.id, lengths?.person ?? null)];
+  },
+  reads: (ref, ctx) => {
+    const loop = ctx.attachment(ref);
+    const upper = loop.end.kind === 'clip' ? ctx.index.ownerOf(loop.end.to) : undefined;
+    return [loop, ...(upper ? [upper] : [])].flatMap((a) => [a.end.id, ...a.pieces.map((p) => p.id)]);
+  },
+};
+
+const unknown = (ref: Ref, person: Person | null): Finding =>
+  finding({
+    code: 'ascend.stroke',
+    severity: 'untested',
+    subject: [ref],
+    says: 'It is not known what a stroke gains, and whether the foot loop has the right length.',
+    because:
+      person && person.tieInHeightMm === null
+        ? `The tie-in of ${literal(person.name)} was not measured above the soles.`
+        : 'A length of tether or foot loop is not entered.',
+    remedy: 'Measure it standing with the harness on, from the ground to the belay loop; and both slings under load.',
+  });
+
+function stroke(piece: SlingPiece, f: StrokeFigures): Finding {
+  const { strokeMm, standingGapMm, strokes, lostStrokes, lostM, footLoopMm, tetherMm, heightM, person } = f;
+  const nothing = strokeMm.best <= 0;
+  const collides = standingGapMm.best < threshold('standingGapMm');
+  const small = strokeMm.best < threshold('strokeLeastMm');
+  const severity: Severity = nothing ? 'stop' : collides || small ? 'mind' : 'clear';
+  const wantedMm = person.tieInHeightMm! + threshold('standingGapWantedMm');
+  const whole = slingMm({ sling: piece.item!, method: piece.method, knots: 0, measuredMm: null });
+  const tie = knotsFor(whole.best, wantedMm);
+  return finding({
+    code: 'ascend.stroke',
+    severity,
+    subject: [piece.id, f.upper.end.id],
+    says: nothing
+      ? 'Standing up in the foot loop reaches no higher than hanging in the harness: nobody gets up the rope.'
+      : collides
+        ? 'The foot loop is short: standing up, the two grips meet, and the harness stops at the upper one.'
+        : small
+          ? 'A stroke gains little.'
+          : 'Tether and foot loop fit this person.',
+    because: `A foot loop of {foot~} and a tether of {tether~} gain {stroke~} a stroke${strokes ? `: about {strokes~} strokes for {height}, and {lost~} of them go into the stretch of the rope` : ''}.`,
+    remedy:
+      severity === 'clear'
+        ? ''
+        : tie
+          ? `Make the foot loop {wanted} long: this sling with ${tie.knots === 0 ? 'no knot' : tie.knots === 1 ? 'one overhand knot' : `${tie.knots} overhand knots`}${tie.overMm > threshold('standingGapMm') ? ', and take up the rest at the foot' : ''}.`
+          : 'Make the foot loop {wanted} long: this sling is too short for it.',
+    numbers: [
+      { key: 'foot', label: 'Foot loop', quantity: 'lengthMm', value: footLoopMm },
+      { key: 'tether', label: 'Tether, to the upper grip', quantity: 'lengthMm', value: tetherMm },
+      { key: 'stroke', label: 'Gained by a stroke', quantity: 'lengthMm', value: strokeMm },
+      ...(strokes && lostStrokes
+        ? ([
+            { key: 'strokes', label: 'Strokes', quantity: 'count', value: strokes },
+            { key: 'height', label: 'Way up', quantity: 'lengthM', value: exactly(heightM) },
+            { key: 'lost', label: 'Strokes lost in stretch', quantity: 'count', value: lostStrokes },
+            { key: 'stretch', label: 'Rope stretches by', quantity: 'lengthM', value: lostM },
+          ] as const)
+        : []),
+      ...(severity === 'clear'
+        ? []
+        : ([{ key: 'wanted', label: 'Foot loop wanted', quantity: 'lengthMm', value: exactly(wantedMm) }] as const)),
+    ],
+  });
+}
