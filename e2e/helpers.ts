@@ -179,6 +179,18 @@ const wordsOf = (page: Page): Promise<Vocabulary> =>
     () => (JSON.parse(localStorage.getItem('zevrin-preferences') ?? '{}') as { words?: Vocabulary }).words ?? 'rappel',
   );
 
+/** Picks something up by its handle and moves it up by one, with the keyboard; what is said to a screen reader tells when each key has been taken. */
+export async function moveUp(page: Page, handle: Locator) {
+  const said = page.locator('[id^="DndLiveRegion"]').first();
+  await handle.focus();
+  await page.keyboard.press('Space');
+  await expect(said).toContainText('was moved over');
+  const before = await said.innerText();
+  await page.keyboard.press('ArrowUp');
+  await expect(said).not.toHaveText(before);
+  await page.keyboard.press('Space');
+}
+
 /** "What are you going to do?": one answer makes the set-up. */
 export async function begin(page: Page, what: string) {
   const question = page.getByRole('region', { name: 'What are you going to do?' });

@@ -1,4 +1,4 @@
-import { expect, open, press, saved, seriousAxe, test } from './helpers.ts';
+import { expect, moveUp, open, press, saved, seriousAxe, test, verdict } from './helpers.ts';
 
 test('alone on a top rope: a second grab is added, the cascade appears, and goes when the toothed one hangs below', async ({
   page,
@@ -31,19 +31,40 @@ test('alone on a top rope: a second grab is added, the cascade appears, and goes
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(cascade).toHaveAttribute('data-severity', 'mind');
 
-  // By its handle, with the keyboard; what is said to a screen reader tells when each key has been taken.
-  const handle = page.getByRole('button', { name: 'Move the device along the rope' });
-  await handle.focus();
-  const said = page.locator('[id^="DndLiveRegion"]').first();
-  await page.keyboard.press('Space');
-  await expect(said).toContainText('was moved over');
-  const before = await said.innerText();
-  await page.keyboard.press('ArrowUp');
-  await expect(said).not.toHaveText(before);
-  await page.keyboard.press('Space');
+  await moveUp(page, page.getByRole('button', { name: 'Move the device along the rope' }));
   await expect(order).toHaveText([/^Device$/, /^Second grab$/]);
   await saved(page);
   await page.reload();
   await expect(order).toHaveText([/^Device$/, /^Second grab$/]);
   await expect(page.getByText(/^Below .* it ends on the ground/)).toBeVisible();
+});
+
+test('up a rope: lengths of tether, foot loop and body make the stroke, also typed in feet and fractions', async ({
+  page,
+}) => {
+  await open(page, '/demo/setups/setup-pier-5-up');
+  await page.getByRole('button', { name: 'Add …' }).click();
+  await page.getByRole('menuitem', { name: /foot loop/i }).click();
+  await page.getByRole('button', { name: /^Foot loop/ }).click();
+  await page
+    .getByRole('combobox', { name: 'Sling of the foot loop', exact: true })
+    .selectOption({ label: 'Sling 120, grey' });
+  const length = page.getByLabel('Measured length of the foot loop', { exact: true });
+  const stroke = page.locator('[data-finding="ascend.stroke"]');
+  // 1.14 m: as long as this person stands up to just above the tie-in.
+  await length.fill('3 ft 8 7/8 in');
+  await length.press('Tab');
+  await expect(length).toHaveValue('114');
+  await expect(stroke).toHaveAttribute('data-severity', 'clear');
+  await expect(page.getByRole('img', { name: /^Hanging and standing\..* foot loop 114 cm/ })).toBeVisible();
+  // Too long, and nobody gets up the rope; what to tie is said.
+  await length.fill('1500 mm');
+  await expect(stroke).toHaveAttribute('data-severity', 'stop');
+  await expect(verdict(page)).toContainText('Stop');
+  await saved(page);
+  await page.reload();
+  await expect(stroke).toHaveAttribute('data-severity', 'stop');
+  await page.getByRole('button', { name: 'Take away …' }).click();
+  await page.getByRole('menuitem', { name: 'Foot loop' }).click();
+  await expect(stroke).toHaveCount(0);
 });

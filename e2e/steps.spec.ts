@@ -1,7 +1,7 @@
 import { newSequence, PROCEDURE_IDS, PROCEDURES } from '../core/sequence/index.ts';
 import { lowSpanFromMemory, wallAnchor } from '../core/samples/index.ts';
 import { writeSequence } from '../core/files/index.ts';
-import { expect, open, saved, test, verdict } from './helpers.ts';
+import { expect, moveUp, open, saved, test, verdict } from './helpers.ts';
 
 const steps = PROCEDURES['clean-anchor'].steps;
 const does = (id: string) => steps.find((s) => s.id === id)!.does;
@@ -17,15 +17,7 @@ test('a procedure is taken, reordered into a fatal order by keyboard, and it say
   const order = page.getByRole('list', { name: 'Order of steps' });
   const untie = order.locator('[data-step="untie"]');
   // Its handle moves with the arrow keys: space takes hold, arrow moves, space lets go.
-  await untie.getByRole('button', { name: /^Move step/ }).focus();
-  // What is said to a screen reader tells when each key has been taken.
-  const said = page.locator('[id^="DndLiveRegion"]');
-  await page.keyboard.press('Space');
-  await expect(said).toContainText('was moved over');
-  const before = await said.innerText();
-  await page.keyboard.press('ArrowUp');
-  await expect(said).not.toHaveText(before);
-  await page.keyboard.press('Space');
+  await moveUp(page, untie.getByRole('button', { name: /^Move step/ }));
   await expect(order.locator('> li').nth(5)).toHaveAttribute('data-step', 'untie');
   await expect(verdict(page)).toContainText(`Stop · step 6 of ${wallAnchor.steps.length}: ${does('untie')}`);
   await expect(untie.locator('[data-trouble]')).toContainText('neither tied nor clipped to you');

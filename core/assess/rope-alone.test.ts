@@ -143,7 +143,7 @@ function rigged(placed: readonly Placed[], heightM = 25): Setup {
         ...p,
         id: `a${i}-${p.kind}`,
         ...(p.kind === 'sling' ? { measuredMm: tetherMm } : {}),
-      })) as Attachment['pieces'],
+      })),
       end,
     };
   });
