@@ -13,7 +13,7 @@ import { ITEM_KINDS } from './item.ts';
 const check = (setup: Setup) => buildCheck(setup, assess(setup).findings);
 /** Steps after the check (going, calls, pulling the rope), and the lanyard, which is not in the rig, nor is how the belayer is attached. */
 const AFTERWARDS =
-  /^(lanyard-|belayer-on$|clip-|rope-out$|ends?-untie$|call-|climb$|climb-other$|wait-other$|check$|stance$|spot$|hand-down$|go$|partner-|pull)/;
+  /^(lanyard-|belayer-on$|clip-|rope-out$|ends?-untie$|call-|climb$|climb-other$|wait-other$|knot$|unknot$|first-off$|second-off$|weight-|check$|stance$|spot$|hand-down$|go$|partner-|pull)/;
 const ids = (setup: Setup) => check(setup).map((i) => i.id);
 const joined = changed(rappelDouble, {
   rope: { use: 'joined' },
@@ -82,6 +82,7 @@ describe('buildCheck', () => {
   it('looks back at every critical step but those of the lanyard, and of what comes after the check', () => {
     const of = made();
     expect([...of].sort()).toEqual([
+      'alone-top-rope',
       'doubled-rappel',
       'leader-ground',
       'lower-anchor',

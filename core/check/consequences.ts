@@ -40,6 +40,7 @@ export function sequenceOf({
   });
   if (template === 'belay-second' && plate) return newSequence('second-up', 'x', '');
   if (template === 'belay-seconds' && plate) return newSequence('two-seconds', 'x', '');
+  if (template === 'self-belay-top-rope') return newSequence('alone-top-rope', 'x', '');
   if (template === 'belay-leader') return newSequence('leader-ground', 'x', '');
   // Whoever climbs on a top rope is lowered on it.
   if (template === 'lower-ground' || template === 'belay-top-rope') return newSequence('lower-ground', 'x', '');

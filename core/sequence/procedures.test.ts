@@ -220,6 +220,34 @@ describe('known fatal mistakes', () => {
     expect(named(second, ['rope-reach'])).toBe('stranded');
     expect(named(second, ['call-lower'])).toBe('fall');
   });
+  it('up on clamps: an upper tether out of reach, slack above the descender, a clamp off too early, the upper one left on', () => {
+    const up = fresh('up-on-clamps');
+    expect(named(up, [], { 'upper-on': 'far' })).not.toBe('harmless');
+    expect(named(up, ['take-in'])).toBe('drop');
+    expect(named(up, ['upper-off'])).toBe('stranded');
+    expect(named(up, ['upper-hole'])).toMatch(/^shows: The upper clamp does not hold/);
+    expect(named(up, ['bounce-lower'])).not.toBe('harmless');
+    expect(named(up, ['fixed'])).toBe('fall');
+    expect(named(up, ['end-knot'])).toBe('fall');
+    expect(named(up, [], { 'device-thread': 'wrong' })).toMatch(/^shows: The descender does not hold/);
+    expect(breachesOf(moved(up, 'upper-off', 'lower-off')).join(' ')).toMatch(/never weighed/);
+  });
+  it('alone on a top rope: grabs off before the own sling, the stopper knot undone too early, the weight left on the rope', () => {
+    const alone = fresh('alone-top-rope');
+    expect(named(alone, ['lanyard-clip'])).not.toBe('harmless');
+    expect(breachesOf(moved(alone, 'second-off', 'lanyard-clip')).join(' ')).toMatch(/where 2 are promised/);
+    expect(
+      breachesOf(moved(moved(alone, 'second-off', 'lanyard-clip'), 'first-off', 'lanyard-clip')).join(' '),
+    ).toMatch(/You fall\. The first grab gives way and nothing else holds/);
+    expect(named(alone, ['knot'])).toMatch(/untested|^shows/);
+    expect(named(alone, ['unknot'])).toBe('stranded');
+    expect(named(alone, ['weight-off'])).toMatch(/stranded|^shows/);
+    expect(named(alone, [], { 'first-on': 'upside' })).toMatch(/^shows: The first grab does not hold/);
+    expect(named(alone, [], { climb: 'slack' })).toBe('drop');
+    expect(named(alone, ['hitch-tie', 'hitch-lock', 'hitch-test'])).not.toBe('harmless');
+    expect(named(alone, ['first-off'])).not.toBe('harmless');
+    expect(named(alone, ['end-knot'])).toBe('fall');
+  });
   it('tied off: the slip knot alone, not tried, the hand off before it is opened, gone on in silence', () => {
     const off = fresh('tie-off');
     expect(named(off, ['back-up'])).toBe('fall');
@@ -413,6 +441,42 @@ const NEVER_CLEAR: Partial<Record<ProcedureId, readonly (readonly [string, strin
     ['tilt', 'lower'],
     ['hold', 'lower'],
     ['grip', 'hitch-off'],
+  ],
+  'up-on-clamps': [
+    ['fixed', 'climb'],
+    ['upper-hole', 'climb'],
+    ['lower-on', 'climb'],
+    ['lower-lock', 'climb'],
+    ['bounce-upper', 'climb'],
+    ['bounce-lower', 'climb'],
+    ['device-thread', 'lower-off'],
+    ['device-lock', 'lower-off'],
+    ['take-in', 'lower-off'],
+    ['tie-off', 'lower-off'],
+    ['lower-off', 'upper-off'],
+    ['hand-on', 'untie'],
+    ['upper-off', 'go'],
+    ['end-knot', 'go'],
+  ],
+  'alone-top-rope': [
+    ['rope-fix', 'climb'],
+    ['end-knot', 'climb'],
+    ['first-lock', 'climb'],
+    ['second-lock', 'climb'],
+    ['first-try', 'climb'],
+    ['second-try', 'climb'],
+    ['take-in', 'climb'],
+    ['lanyard-lock', 'first-off'],
+    ['lanyard-weigh', 'second-off'],
+    ['knot', 'second-off'],
+    ['knot', 'first-off'],
+    ['lanyard-off', 'unknot'],
+    ['device-lock', 'lanyard-off'],
+    ['device-weigh', 'lanyard-off'],
+    ['hitch-test', 'lanyard-off'],
+    ['first-off', 'go'],
+    ['unknot', 'go'],
+    ['device-weigh', 'unknot'],
   ],
   'tie-off': [
     ['call-hang', 'hand-off'],

@@ -18,6 +18,8 @@ export const PROCEDURE_IDS = [
   'two-seconds',
   'lower-second',
   'tie-off',
+  'up-on-clamps',
+  'alone-top-rope',
 ] as const;
 export type ProcedureId = (typeof PROCEDURE_IDS)[number];
 

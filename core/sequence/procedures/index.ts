@@ -1,5 +1,6 @@
 import type { Procedure } from '../procedure.ts';
 import type { ProcedureId } from '../sequence.ts';
+import { aloneTopRope } from './alone-top-rope.ts';
 import { cleanAnchor } from './clean-anchor.ts';
 import { doubledRappel } from './doubled-rappel.ts';
 import { eight } from './eight.ts';
@@ -14,6 +15,7 @@ import { stopAndGo } from './stop-and-go.ts';
 import { tieOff } from './tie-off.ts';
 import { treeDescent } from './tree-descent.ts';
 import { twoSeconds } from './two-seconds.ts';
+import { upOnClamps } from './up-on-clamps.ts';
 
 /** The procedures that come with Zevrin, by id. Common practice (`practice-stances`), in our own words; local teaching may differ. */
 export const PROCEDURES = {
@@ -32,4 +34,6 @@ export const PROCEDURES = {
   'two-seconds': twoSeconds,
   'lower-second': lowerSecond,
   'tie-off': tieOff,
+  'up-on-clamps': upOnClamps,
+  'alone-top-rope': aloneTopRope,
 } as const satisfies Record<ProcedureId, Procedure>;

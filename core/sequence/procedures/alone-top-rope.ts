@@ -1,0 +1,286 @@
+import { fact, flag, is, lane, never, procedure, step, to, wrong } from '../build.ts';
+import { lanyardFact, lanyardLane, lanyardOff } from './common.ts';
+
+/**
+ * Alone on a top rope with two grabs: tried near the ground, at the top an own sling before anything comes off, a stopper knot until the device carries, and down
+ * with a hitch kept on.
+ */
+export const aloneTopRope = procedure({
+  id: 'alone-top-rope',
+  title: 'Alone on a top rope, up and down again',
+  purpose: 'Two grabs on the way up; at the top the change to a rappel, a hitch below the device on the way down.',
+  lanes: [
+    lane('first', 'First grab', [[is('first.right'), is('rope', 'fixed')]]),
+    lane('second', 'Second grab', [[is('second.right'), is('rope', 'fixed')]]),
+    lanyardLane,
+    lane('device', 'Device', [[is('threaded', 'right'), is('rope', 'fixed')]]),
+    lane('hitch', 'Hitch', [[is('hitch.tied'), is('rope', 'fixed')]]),
+  ],
+  variants: [],
+  variables: [
+    lanyardFact,
+    fact('rope', ['hung', 'fixed'], {
+      fixed: 'the strand you climb on is fixed at the anchor, looked at from above',
+      hung: 'the rope only runs through the anchor',
+    }),
+    flag('first.right', 'the first grab holds when it is pulled down, and its catch is shut'),
+    flag('second.right', 'the second grab holds when it is pulled down, and its catch is shut'),
+    flag('hung', 'a weight hangs on the end of the rope, clear of the ground', 'nothing hangs on the rope'),
+    fact('ends', ['open', 'closed'], { closed: 'a stopper knot closes the end', open: 'the end is open' }),
+    flag('tight', 'the rope above is tight', 'slack lies above you'),
+    flag('knot', 'a stopper knot is tied close below you', 'no stopper knot is tied below you'),
+    fact('threaded', ['none', 'right', 'wrong'], { right: 'the rope lies in the device as its maker shows' }),
+    flag('hitch.tied', 'the hitch is tied below the device and clear of it'),
+    flag('top', 'you are within reach of the anchor'),
+    flag('going'),
+    flag('down', 'you stand on the ground'),
+  ],
+  invariants: [
+    never('end', 'fall', 'The end is open: device or grab runs off it.', is('where', 'up'), is('ends', 'open')),
+    never(
+      'slack',
+      'drop',
+      'Slack lies above you: you drop into it, low down onto the ground.',
+      is('where', 'up'),
+      is('tight', 'no'),
+    ),
+    never(
+      'weight-left',
+      'stranded',
+      'The weight still hangs on the rope: it holds the brake strand tight, and you cannot go down.',
+      is('going'),
+      is('hung'),
+    ),
+    never(
+      'knot-left',
+      'stranded',
+      'The stopper knot runs into the device: you are stuck on the rope.',
+      is('going'),
+      is('knot'),
+    ),
+    never(
+      'grabs-left',
+      'stranded',
+      'A grab is still on the rope: it bites, and you hang on it.',
+      is('going'),
+      is('first.on'),
+    ),
+    never(
+      'grab-left',
+      'stranded',
+      'The other grab is still on the rope: it bites, and you hang on it.',
+      is('going'),
+      is('second.on'),
+    ),
+    ...(['first', 'second'] as const).map((grab) =>
+      never(
+        `no-knot-${grab}`,
+        'untested',
+        'A grab is off, and no stopper knot is below: what slips now runs to the end of the rope.',
+        is('where', 'up'),
+        is(`${grab}.on`, 'no'),
+        is('device.tested', 'no'),
+        is('knot', 'no'),
+      ),
+    ),
+    never('no-hitch', 'untested', 'Going down with the hand alone.', is('going'), is('hitch.on', 'no')),
+  ],
+  steps: [
+    step(
+      'rope-fix',
+      'Fix the strand you climb on at the anchor, and look at it from above.',
+      'A knot in a locked connector, over no edge.',
+      {
+        can: [is('where', 'ground')],
+        sets: [to('rope', 'fixed')],
+      },
+    ),
+    step('end-knot', 'Knot the end of the rope.', 'A stopper with a long tail.', {
+      can: [is('where', 'ground', 'low')],
+      sets: [to('ends', 'closed')],
+    }),
+    step(
+      'weight-hang',
+      'Hang a weight on the end, clear of the ground.',
+      'One to three kilograms, so that the rope runs by itself.',
+      {
+        can: [is('where', 'ground')],
+        sets: [to('hung', 'yes')],
+      },
+    ),
+    step('first-on', 'Put the first grab on, and pull it down.', 'It holds downwards and slides upwards; catch shut.', {
+      can: [is('first.on', 'no')],
+      sets: [to('first.on', 'yes'), to('first.right', 'yes')],
+      wrongs: [wrong('upside', 'it sits upside down on the rope', to('first.on', 'yes'))],
+    }),
+    step('first-lock', 'Lock its connector.', 'Gate shut and locked; it cannot turn across.', {
+      can: [is('first.on')],
+      sets: [to('first.locked', 'yes')],
+    }),
+    step(
+      'second-on',
+      'Put the second grab on: on a second rope, or where neither slides onto the other.',
+      'It holds downwards and slides upwards.',
+      {
+        can: [is('second.on', 'no')],
+        sets: [to('second.on', 'yes'), to('second.right', 'yes')],
+        wrongs: [wrong('upside', 'it sits upside down on the rope', to('second.on', 'yes'))],
+      },
+    ),
+    step('second-lock', 'Lock its connector.', 'Gate shut and locked.', {
+      can: [is('second.on')],
+      sets: [to('second.locked', 'yes')],
+    }),
+    step('take-in', 'Pull the rope through both until it is tight.', 'Sat into it once: the stretch is out.', {
+      can: [is('first.on'), is('second.on')],
+      sets: [to('tight', 'yes')],
+    }),
+    step(
+      'first-try',
+      'Half a metre up let go with both hands, on the first grab alone.',
+      'It ran less than a hand’s width.',
+      {
+        can: [is('first.on'), is('where', 'ground', 'low')],
+        sets: [to('where', 'low')],
+        tests: 'first',
+      },
+    ),
+    step('second-try', 'The same on the second grab alone.', 'It ran less than a hand’s width.', {
+      can: [is('second.on'), is('where', 'ground', 'low')],
+      sets: [to('where', 'low')],
+      tests: 'second',
+    }),
+    step('climb', 'Climb; look down now and then: the rope runs through both.', 'No slack above either grab.', {
+      can: [is('where', 'low'), is('down', 'no')],
+      sets: [to('where', 'up'), to('weight', 'first')],
+      wrongs: [
+        wrong(
+          'slack',
+          'slack gathers and is not pulled through',
+          to('where', 'up'),
+          to('weight', 'first'),
+          to('tight', 'no'),
+        ),
+      ],
+      stops: 2,
+    }),
+    step('top', 'Stop within reach of the anchor, a body length below it.', 'The rope above is still tight.', {
+      can: [is('where', 'up')],
+      sets: [to('top', 'yes')],
+    }),
+    step(
+      'lanyard-clip',
+      'Clip your own sling to the master point of the anchor.',
+      'From the belay loop to the master point.',
+      {
+        can: [is('top'), is('lanyard.on', 'no')],
+        sets: [to('lanyard.on', 'yes'), to('lanyard.at', 'anchor')],
+        wrongs: [
+          wrong(
+            'gear-loop',
+            'its other end hangs on a gear loop',
+            to('lanyard.on', 'yes'),
+            to('lanyard.at', 'gear-loop'),
+          ),
+        ],
+      },
+    ),
+    step('lanyard-lock', 'Lock its connector.', 'Gate shut and locked.', {
+      can: [is('lanyard.on')],
+      sets: [to('lanyard.locked', 'yes')],
+    }),
+    step('lanyard-weigh', 'Sit into the sling.', 'Harness, sling and anchor carry you.', {
+      can: [is('lanyard.on')],
+      tests: 'lanyard',
+    }),
+    step('weight-off', 'Shake the weight off the end, or pull it up.', 'The rope below is loose.', {
+      can: [is('top')],
+      sets: [to('hung', 'no')],
+    }),
+    step('knot', 'Tie a stopper knot in the rope close below the grabs.', 'It cannot enter a grab or the device.', {
+      can: [is('hung', 'no'), is('top')],
+      sets: [to('knot', 'yes')],
+    }),
+    step('second-off', 'Take the second grab off.', 'Sling and first grab hold you.', {
+      can: [is('second.on')],
+      sets: [to('second.on', 'no'), to('second.locked', 'no'), to('second.tested', 'no')],
+    }),
+    step(
+      'device-thread',
+      'Put the device on its extension onto the rope, below the first grab.',
+      'As its maker shows; connector locked next.',
+      {
+        can: [is('threaded', 'none'), is('top'), is('second.on', 'no')],
+        sets: [to('device.on', 'yes'), to('threaded', 'right')],
+        wrongs: [wrong('wrong', 'the rope lies in it the wrong way', to('device.on', 'yes'), to('threaded', 'wrong'))],
+      },
+    ),
+    step('device-lock', 'Lock its connector.', 'Gate shut and locked.', {
+      can: [is('device.on')],
+      sets: [to('device.locked', 'yes')],
+    }),
+    step(
+      'hitch-tie',
+      'Tie the hitch below the device and clip it to the leg loop.',
+      'Loaded it stays clear of the device.',
+      {
+        can: [is('device.on'), is('hitch.on', 'no')],
+        sets: [to('hitch.on', 'yes'), to('hitch.tied', 'yes')],
+      },
+    ),
+    step('hitch-lock', 'Lock its connector.', 'Gate shut and locked.', {
+      can: [is('hitch.on')],
+      sets: [to('hitch.locked', 'yes')],
+    }),
+    step('first-off', 'Take the first grab off.', 'The sling holds you; the device has no slack above it.', {
+      can: [is('first.on')],
+      sets: [
+        to('first.on', 'no'),
+        to('first.locked', 'no'),
+        to('first.tested', 'no'),
+        to('weight', 'lanyard', is('weight', 'first'), is('lanyard.on')),
+      ],
+      stops: 1,
+    }),
+    step('device-weigh', 'Sit on the device, brake hand on, the sling still clipped.', 'The sling hangs slack.', {
+      can: [is('device.on'), is('first.on', 'no')],
+      tests: 'device',
+    }),
+    step(
+      'hitch-test',
+      'Let the hitch bind and take the hand off, over the slack sling.',
+      'It holds without the hand.',
+      {
+        can: [is('hitch.on'), is('weight', 'device')],
+        tests: 'hitch',
+        carries: 'device',
+      },
+    ),
+    lanyardOff('Unclip the sling.', 'You hang on the device; hand on, hitch kept loose.', 2),
+    step('unknot', 'Undo the stopper knot last.', 'The end of the rope is knotted.', {
+      can: [is('knot'), is('weight', 'device'), is('lanyard.on', 'no')],
+      sets: [to('knot', 'no')],
+    }),
+    step('go', 'Go down slowly, the hitch kept loose by the brake hand.', 'The rope below runs free.', {
+      can: [is('weight', 'device'), is('where', 'up'), is('lanyard.on', 'no')],
+      sets: [to('going', 'yes')],
+    }),
+    step(
+      'ground',
+      'Stand on the ground and take everything off the rope.',
+      'Look at each device before the next time.',
+      {
+        can: [is('going')],
+        sets: [
+          to('where', 'ground'),
+          to('weight', 'feet'),
+          to('going', 'no'),
+          to('down', 'yes'),
+          to('device.on', 'no'),
+          to('hitch.on', 'no'),
+        ],
+        stops: 0,
+      },
+    ),
+  ],
+});
