@@ -37,8 +37,8 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: DrawingPro
   const topMm = Math.max(layout.extensionMm + 150, (layout.above?.highMm ?? 0) + 60, 330);
   const bottomMm = Math.min(layout.hand.y, -170) - 80;
   const scale = Math.min(HEIGHT / (topMm - bottomMm), 0.72);
-  // Room for the brake hand beside the body, where one is drawn.
-  const aside = view.braker || below ? side * 34 : 0;
+  // A hitch and its dimensions need room beside the leg; without one both legs are shown whole.
+  const aside = below ? side * 34 : 0;
   const px = (p: Vec): Vec => vec(WIDTH / 2 - aside + p.x * scale, (topMm - p.y) * scale);
   const out = normal(along);
   const beside = (p: Vec, mm: number) => px(add(p, mul(out, mm)));

@@ -13,6 +13,7 @@ import { VerdictBanner, verdictSentence } from './VerdictBanner';
 import { part } from '../../ui/part';
 
 const FindingList = part('The list of findings', () => import('./FindingList').then((m) => m.FindingList));
+const Schools = part('The questions on which practice differs', () => import('./Schools').then((m) => m.Schools));
 const StepsLink = part('The link to the order of steps', () => import('./StepsLink').then((m) => m.StepsLink));
 const SetupForm = part('The form', () => import('./SetupForm').then((m) => m.SetupForm));
 
@@ -98,6 +99,7 @@ export function SetupView({ setup, change }: { setup: Setup; change: (next: Setu
             )}
             <StepsLink setup={setup} />
           </div>
+          <Schools job={setup.job} findings={assessment.findings} />
           <SinceTaken setup={setup} verdict={assessment.verdict} />
         </section>
       </div>
