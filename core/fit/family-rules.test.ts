@@ -165,6 +165,9 @@ describe('clamps and aids', () => {
     const clamp = device('clamp-toothed', 8, 13, ['ascend', 'self-belay-top-rope']);
     expect(found('self-belay-top-rope', rope(10), clamp)).toContain('fit.teeth mind');
     expect(found('ascend', rope(10), clamp)).toEqual(['fit.rope-in-range clear']);
+    // EN 567 asks 4 kN without damage; above that from memory.
+    const teeth = fitCell('self-belay-top-rope', rope(10), clamp).findings.find((f) => f.code === 'fit.teeth')!;
+    expect(teeth.numbers[0]!.value).toEqual({ low: 4, best: 5, high: 6.5 });
   });
   it('a clamp is not for going down, a body ascender holds nobody', () => {
     expect(found('rappel-single', rope(10), device('clamp-smooth', 8, 13, ['rappel-single']))).toContain(

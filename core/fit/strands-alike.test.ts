@@ -12,6 +12,11 @@ it('shows the difference of diameters with its uncertainty', () => {
   expect(found!.numbers[0]!.value.best).toBeCloseTo(0.5, 9);
   expect(found!.numbers[0]!.value.high).toBeCloseTo(0.5 + Math.hypot(0.1, 0.1), 9);
 });
+it('0.3 mm of difference is unlike, less is not', () => {
+  const measured = club.longRope.measuredDiameterMm!;
+  expect(other({ measuredDiameterMm: measured - 0.27 })).toEqual([]);
+  expect(other({ measuredDiameterMm: measured - 0.33 })[0]).toMatchObject({ severity: 'mind' });
+});
 it('minds unlike sheaths of the same diameter', () =>
   expect(other({ sheath: 'new-treated' })[0]!.because).toContain('sheaths'));
 it('is symmetric', () => {

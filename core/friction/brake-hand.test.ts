@@ -121,6 +121,22 @@ describe('brakeHand', () => {
     expect(codes({})).not.toContain('friction.rope-holds-back');
   });
 
+  it('a rope holds back from 10 N at the top on, and not before', () => {
+    const above = (topN: number) => {
+      // The force at the top rises with the mass: halved until it is this one.
+      const at = (massKg: number) => ({ climber: { ...club.ilse, massKg }, descentM: 60, extraConnector: true });
+      let [low, high] = [20, 200];
+      for (let i = 0; i < 60; i += 1) {
+        const middle = (low + high) / 2;
+        if (figures({ ...base, ...at(middle) }).topN.best < topN) low = middle;
+        else high = middle;
+      }
+      return codes(at(high));
+    };
+    expect(above(9.5)).toContain('friction.rope-holds-back');
+    expect(above(10.5)).not.toContain('friction.rope-holds-back');
+  });
+
   it('speaks of the hand above the device only while the hitch stands', () => {
     expect(codes({})).toContain('friction.hand-above-device');
     expect(codes({ backupStands: false })).not.toContain('friction.hand-above-device');

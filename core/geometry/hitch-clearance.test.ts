@@ -151,6 +151,25 @@ describe('what is asked for between hitch and device', () => {
     [1, 'geometry.hitch-near-device mind'],
     [-1, 'geometry.hitch-may-reach mind'],
   ])('%s mm at the low end, hanging: %s', (lowMm, code) => expect(codes({}, extensionFor(lowMm))).toEqual([code]));
+  it.each([
+    [31, 'geometry.hitch-clear clear'],
+    [29, 'geometry.hitch-near-device mind'],
+  ])('%s mm at the low end with the knee raised: %s', (lowMm, code) => {
+    const kneeLow = (extension: number) =>
+      hitchClearance({
+        climber: club.ilse,
+        attachedTo: 'leg-loop',
+        extensionMm: around(extension, 10),
+        reach: reachOf({}),
+      })!.kneeRaisedMm.low;
+    let [low, high] = [200, 900];
+    for (let i = 0; i < 60; i += 1) {
+      const middle = (low + high) / 2;
+      if (kneeLow(middle) < lowMm) low = middle;
+      else high = middle;
+    }
+    expect(codes({}, high, 4, 'leg-loop')).toEqual([code]);
+  });
   it('at its best value in the device: stop', () => {
     const away = hanging(400).best - hanging(400).low;
     expect(codes({}, extensionFor(-away - 1))).toEqual(['geometry.hitch-reaches-device stop']);
