@@ -102,6 +102,42 @@ describe('conditions come from what was computed', () => {
     expect(holdCodes(slips).join()).not.toContain('hand-alone');
     expect(held(modelOf(slips), ['brakeHand'])).toBe(false);
   });
+  it('joined ropes need the knot between them; one folded rope has none', () => {
+    const joined = filled(rigged({ rope: { use: 'joined' }, joiningKnot: { knot: 'flat-overhand' } }));
+    expect(held(modelOf(joined), ['joiningKnot'])).toBe(false);
+    expect(modelOf(rappelDouble).faults.map((f) => f.id)).not.toContain('joiningKnot');
+  });
+  it('an end that somebody is tied into is closed as well as a knotted one', () => {
+    const cuts = (state: string) =>
+      minimalCutSets(modelOf(changed(filled(wellRigged(SETUPS['rappel-single'])), { ropeEnds: { state } })), 1).flat();
+    expect(cuts('open')).toContain('ropeEnds:past');
+    expect(cuts('tied')).not.toContain('ropeEnds:past');
+    expect(cuts('knotted')).not.toContain('ropeEnds:past');
+  });
+  it('an edge that is sharp, or of which nothing is known, cuts; a rounded one does not', () => {
+    const causes = (edge: string) => modelOf(rigged({ site: { edge } })).causes.map((c) => c.id);
+    expect(causes('sharp')).toContain('edge');
+    expect(causes('unknown')).toContain('edge');
+    expect(causes('rounded')).not.toContain('edge');
+  });
+  it('of several things against a hold the worst is told', () => {
+    const twice = rigged({ hitch: { wraps: 1, eyes: 'unknown' } });
+    expect(modelOf(twice).noHolds).toMatchObject([{ id: 'below', severity: 'stop' }]);
+  });
+  it('an own sling that stays in a second anchor holds; the lanyard that comes off does not', () => {
+    const withLanyard = filled(wellRigged(variation('lanyard').add(rappelDouble)!));
+    expect(modelOf(withLanyard).noHolds.map((n) => n.id)).toContain('lanyard');
+    const stays: Setup = {
+      ...withLanyard,
+      attachments: withLanyard.attachments.map((a) => (a.id === 'lanyard' ? { ...a, use: 'backup' as const } : a)),
+    };
+    const model = modelOf(stays);
+    const hold = model.holds.find((h) => h.id === 'lanyard')!;
+    expect(hold).toMatchObject({ hand: false });
+    expect(hold.needs).toEqual(expect.arrayContaining(['anchor', 'lanyard-sling', 'lanyard-connector', 'harness']));
+    expect(held(model, ['rope', 'brakeHand'])).toBe(true);
+    expect(held(model, ['anchor'])).toBe(false);
+  });
   it('open ends make going past them a single point, said where the open end is said', () => {
     const open = rigged({ ropeEnds: { state: 'open' } });
     expect(minimalCutSets(modelOf(open), 1)).toContainEqual(['ropeEnds:past']);
