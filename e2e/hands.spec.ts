@@ -91,3 +91,20 @@ test('two thumbs on a phone, left hand: a thumb on the glass is a closed hand, a
   await page.clock.resume();
   expect(await seriousAxe(page)).toEqual([]);
 });
+
+test('a practice that a reload interrupts is kept as far as it went, once', async ({ page }) => {
+  await begin(page);
+  await page.keyboard.down('Period');
+  await page.clock.runFor(8000);
+  await page.clock.resume();
+  // Written once a second.
+  await expect.poll(() => page.evaluate(() => localStorage.getItem('zevrin-draft/practice/demo'))).not.toBeNull();
+  await page.reload();
+  await expect(page.getByText(/The last practice was interrupted after \d+ s/)).toBeVisible();
+  const rows = page.getByRole('region', { name: 'Practised before' }).getByRole('row');
+  await expect(rows).toHaveCount(2);
+  await saved(page);
+  await page.reload();
+  await expect(rows).toHaveCount(2);
+  await expect(page.getByText(/was interrupted after/)).toHaveCount(0);
+});

@@ -1,16 +1,18 @@
 import { nanoid } from '@reduxjs/toolkit';
-import { useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { handForceN } from '@core/friction';
 import { fallRemarks, practiceRemarks, recordOf, type Practice, type PracticeSettings } from '@core/hands';
 import { fieldMeta } from '@core/gear';
 import { trainingSchema, type TrainingRecord } from '@core/log';
 import { printNumber } from '@core/units';
+import { usePlace } from '../../app/place';
 import { useTitle } from '../../app/useTitle';
 import { put } from '../../storage/changes';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { recorded } from '../../store/workspace-slice';
 import { printDay } from '../../ui/dates';
+import { draftStore } from '../../ui/draft';
 import { Remarks } from './Remarks';
 import { Trainer } from './Trainer';
 
@@ -32,7 +34,7 @@ interface Choice {
 
 type Now =
   | { readonly kind: 'choosing' }
-  | { readonly kind: 'running'; readonly settings: PracticeSettings }
+  | { readonly kind: 'running'; readonly id: string; readonly settings: PracticeSettings }
   | { readonly kind: 'over'; readonly practice: Practice; readonly kept: boolean };
 
 /** Practice of the hands: choose, run, and what it was; with the record of every person. */
@@ -42,6 +44,15 @@ export function HandsPage() {
   const dispatch = useAppDispatch();
   const [search] = useSearchParams();
   const [now, setNow] = useState<Now>({ kind: 'choosing' });
+  const { name } = usePlace();
+  const draft = useMemo(() => draftStore(`practice/${name}`, trainingSchema), [name]);
+  // A practice that a reload or a crash ended is kept as far as it went.
+  const [interrupted] = useState(() => draft.read());
+  useEffect(() => {
+    if (!interrupted) return;
+    draft.clear();
+    dispatch(recorded([put('trainings', null, interrupted)]));
+  }, [interrupted, draft, dispatch]);
   const first = people[0];
   const [choice, setChoice] = useState<Choice>({
     person: first?.id ?? '',
@@ -56,6 +67,7 @@ export function HandsPage() {
     const seed = Number(search.get('seed') ?? Math.floor(Math.random() * 1_000_000));
     setNow({
       kind: 'running',
+      id: nanoid(),
       settings: {
         belay: choice.belay,
         device: choice.device,
@@ -68,19 +80,30 @@ export function HandsPage() {
       },
     });
   };
-  const end = (practice: Practice) => {
-    const kept = practice.tS >= KEPT_FROM_S;
-    if (kept) {
-      const record = recordOf(practice, {
-        id: nanoid(),
+  const running = now.kind === 'running' ? now.id : '';
+  const asRecord = useCallback(
+    (practice: Practice) =>
+      recordOf(practice, {
+        id: running,
         at: new Date().toISOString(),
         person: person ? { id: person.id, name: person.name } : null,
-      });
-      dispatch(recorded([put('trainings', null, record)]));
-    }
+      }),
+    [running, person],
+  );
+  const keepSoFar = useCallback(
+    (practice: Practice) => {
+      if (practice.tS >= KEPT_FROM_S) draft.write(asRecord(practice));
+    },
+    [draft, asRecord],
+  );
+  const end = (practice: Practice) => {
+    const kept = practice.tS >= KEPT_FROM_S;
+    if (kept) dispatch(recorded([put('trainings', null, asRecord(practice))]));
+    draft.clear();
     setNow({ kind: 'over', practice, kept });
   };
-  if (now.kind === 'running') return <Trainer settings={now.settings} sound={choice.sound} onEnd={end} />;
+  if (now.kind === 'running')
+    return <Trainer settings={now.settings} sound={choice.sound} onEnd={end} onSecond={keepSoFar} />;
   return (
     <div className="mx-auto max-w-3xl px-4 py-6">
       <h1>Hands</h1>
@@ -88,6 +111,11 @@ export function HandsPage() {
         Two thumbs, or two rows of keys, are your hands. It teaches what the hands do, not what a rope feels like:
         practise with somebody who knows, close to the ground and backed up, before you hold anybody.
       </p>
+      {interrupted && now.kind === 'choosing' && (
+        <p role="status" className="mt-4 rounded-lg bg-mind-wash px-3 py-2 text-mind">
+          The last practice was interrupted after {Math.round(interrupted.lastedS)} s. It is kept as far as it went.
+        </p>
+      )}
       {now.kind === 'over' && (
         <section
           className="mt-4 rounded-lg border border-line bg-surface p-4"

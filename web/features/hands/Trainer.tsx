@@ -11,13 +11,22 @@ interface TrainerProps {
   readonly settings: PracticeSettings;
   readonly sound: boolean;
   readonly onEnd: (practice: Practice) => void;
+  /** Once a second: what would be lost if the page went away. */
+  readonly onSecond: (practice: Practice) => void;
 }
 
 /** A practice as it runs: what the climber does, the device with both hands, and a pad for each thumb. */
-export function Trainer({ settings, sound, onEnd }: TrainerProps) {
+export function Trainer({ settings, sound, onEnd, onSecond }: TrainerProps) {
   const inWords = useWords();
   useWakeLock();
   const { practice, input, fall } = usePractice(settings, onEnd);
+  const second = Math.floor(practice.tS);
+  const told = useRef(0);
+  useEffect(() => {
+    if (second === told.current) return;
+    told.current = second;
+    onSecond(practice);
+  }, [second, practice, onSecond]);
   const falls = practice.doing === 'falling';
   useTone(sound && falls);
   const last = practice.falls.at(-1);
