@@ -55,7 +55,7 @@ await at(DESK, '/demo/setups/setup-high-span', 'setup.png');
 await at(PHONE, '/demo/setups/setup-high-span', 'setup-phone.png', (page) =>
   page.getByRole('button', { name: /^Findings/ }).click(),
 );
-await at(PHONE, '/demo/setups/setup-low-span', 'check-face-to-face.png', async (page) => {
+await at(PHONE, '/demo/setups/setup-wall-down', 'check-face-to-face.png', async (page) => {
   await startCheck(page);
   await both(page);
   await see(page, 'climber');
@@ -100,7 +100,19 @@ await at(
   (page) => page.getByRole('img', { name: /^Oval screw, green in/ }).scrollIntoViewIfNeeded(),
 );
 await at(DESK, '/demo/setups', 'start.png', (page) => page.getByRole('button', { name: 'New set-up' }).click());
-await at(DESK, '/demo/setups/setup-parapet-tube', 'lowering.png');
+await at({ width: 1280, height: 900 }, '/demo/setups/setup-wall-alone', 'alone.png', async (page) => {
+  await page.getByRole('button', { name: 'Add …' }).click();
+  await page.getByRole('menuitem', { name: /second grab above/i }).click();
+  await page.getByRole('button', { name: /^Second grab/ }).click();
+  const choose = (name, label) => page.getByRole('combobox', { name, exact: true }).selectOption({ label });
+  await choose('Second grab', 'Burr clamp');
+  await choose('Sling of the second grab', 'Sling 120, grey');
+  await choose('Connector of the second grab', 'Pear with keeper, grey');
+  await page.getByRole('heading', { name: 'Along the rope' }).scrollIntoViewIfNeeded();
+  await page.mouse.move(700, 500);
+  await page.mouse.wheel(0, 420);
+  await page.waitForTimeout(600);
+});
 await at(DESK, '/demo/setups/choice-wall', 'top-rope.png');
 await at({ width: 1280, height: 900 }, '/demo/setups/setup-ledge-two', 'two-seconds.png', async (page) => {
   await page.getByRole('button', { name: /^Device at the anchor/ }).click();

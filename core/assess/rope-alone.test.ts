@@ -226,6 +226,16 @@ describe('two that grip one rope', () => {
     // The gap at its least: 900 - 200 - two times 10 of measuring - a body of 160; less 100, over 5 % or 10 % of stretch.
     expect(meets.best).toBeCloseTo((0.52 - 0.1) / staticStretch(club.thickRope).high, 1);
   });
+  it('the upper one that takes the lower one along is said once, where the two are judged', () => {
+    const two = rigged([
+      { kind: 'grab', rope: 1, tetherMm: 300 },
+      { kind: 'grab', rope: 1, tetherMm: 300 },
+    ]);
+    expect(found(two, 'between.cascade')).toEqual(['mind']);
+    expect(found(two, 'hold.one-attachment')).toEqual([]);
+    const one = rigged([{ kind: 'grab', rope: 1, tetherMm: 300 }]);
+    expect(found(one, 'hold.one-attachment')).toEqual(['stop']);
+  });
   it('what is not measured is not known, and counts as pushed open', () => {
     const setup = rigged([
       { kind: 'grab', rope: 1, tetherMm: 300 },

@@ -55,7 +55,7 @@ export function holdFindings(ctx: Context, findings: readonly Finding[]): Findin
     const model = holdsFromRig(ctx, person, findings);
     if (model.holds.length === 0) return [nothing(model, person, all.length > 1)];
     const singles = singlePointsOf(ctx, model, findings);
-    const alone = singles.filter(({ fault }) => needsSecond(ctx, fault));
+    const alone = singles.filter(({ fault }) => needsSecond(ctx, fault) && !slides(fault, findings));
     return [
       ...handAlone(ctx, model, singles, findings),
       ...alone.map(({ fault }) => oneAttachment(ctx, fault)),
@@ -77,9 +77,10 @@ const ON_TWO: ReadonlySet<Job> = new Set(['ascend', 'self-belay-top-rope']);
 const needsSecond = (ctx: Context, fault: Fault): boolean => untended(ctx, fault) && ON_TWO.has(ctx.setup.job);
 
 /** That the upper one takes the lower one with it is said where the two are judged. */
-const slidesOnto = (fault: Fault, findings: readonly Finding[]): boolean =>
-  doubtsAbout(fault, findings).length === 0 &&
+const slides = (fault: Fault, findings: readonly Finding[]): boolean =>
   findings.some((f) => f.code === 'between.cascade' && f.severity !== 'clear' && f.subject[1] === fault.part);
+const slidesOnto = (fault: Fault, findings: readonly Finding[]): boolean =>
+  doubtsAbout(fault, findings).length === 0 && slides(fault, findings);
 
 /** One clamp, one grab: nothing is left when it opens. Knots in the rope below shorten the fall to the next one. */
 function oneAttachment(ctx: Context, fault: Fault): Finding {
