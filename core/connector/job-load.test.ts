@@ -50,6 +50,19 @@ describe('jobLoadKn', () => {
     // Factor 1 on the stiffest rope of 12 kN: Wexler with 45 kN.
     expect(load('self-belay-top-rope').high).toBeCloseTo(fallForceKn(80, 45, 1), 12);
   });
+  // From memory, with their intervals: 0.7 / 1.5 / 3 kN through a tube of which the hand is not known, 3 / 5 / 8 kN through what assists.
+  it('a hard fall is cut at both ends of what slips', () => {
+    const hard = (massKg: number) => ({
+      ...usualLoad('belay-leader', massKg),
+      fallFactor: exactly(1.77),
+      modulusKn: exactly(24.1),
+      slipKn: null,
+    });
+    // Light enough that the jerk of hanging is below what slips.
+    expect(jobLoadKn(hard(30), club.groovedTube)).toEqual({ low: 0.7, best: 1.5, high: 3 });
+    const cam = club.otherDevices.find((d) => d.family === 'assisted-cam')!;
+    expect(jobLoadKn(hard(80), cam)).toEqual({ low: 3, best: 5, high: 8 });
+  });
   // judgement.md: slack above a second at factor 0.1, 0.3 and 0.5 with 80 kg on 24.1 kN puts 2.9, 4.2 and 5.2 kN on the anchor; one decimal as printed.
   it.each([
     [0.1, 2.9],
