@@ -1,5 +1,5 @@
 import { fact, flag, is, lane, never, procedure, step, to, wrong } from '../build.ts';
-import { lanyardFact, lanyardLane, lanyardOff } from './common.ts';
+import { lanyardFact, lanyardLane, lanyardOff, lanyardOn } from './common.ts';
 
 /**
  * Alone on a top rope with two grabs: tried near the ground, at the top an own sling before anything comes off, a stopper knot until the device carries, and down
@@ -168,31 +168,7 @@ export const aloneTopRope = procedure({
       can: [is('where', 'up')],
       sets: [to('top', 'yes')],
     }),
-    step(
-      'lanyard-clip',
-      'Clip your own sling to the master point of the anchor.',
-      'From the belay loop to the master point.',
-      {
-        can: [is('top'), is('lanyard.on', 'no')],
-        sets: [to('lanyard.on', 'yes'), to('lanyard.at', 'anchor')],
-        wrongs: [
-          wrong(
-            'gear-loop',
-            'its other end hangs on a gear loop',
-            to('lanyard.on', 'yes'),
-            to('lanyard.at', 'gear-loop'),
-          ),
-        ],
-      },
-    ),
-    step('lanyard-lock', 'Lock its connector.', 'Gate shut and locked.', {
-      can: [is('lanyard.on')],
-      sets: [to('lanyard.locked', 'yes')],
-    }),
-    step('lanyard-weigh', 'Sit into the sling.', 'Harness, sling and anchor carry you.', {
-      can: [is('lanyard.on')],
-      tests: 'lanyard',
-    }),
+    ...lanyardOn(is('top')),
     step('weight-off', 'Shake the weight off the end, or pull it up.', 'The rope below is loose.', {
       can: [is('top')],
       sets: [to('hung', 'no')],

@@ -8,13 +8,13 @@ export const lanyardFact = fact('lanyard.at', ['nowhere', 'anchor', 'gear-loop']
 });
 
 /** Clip, lock and weigh the lanyard. `before` says what must be true to reach the anchor. */
-export const lanyardOn = (): Step[] => [
+export const lanyardOn = (...before: Condition[]): Step[] => [
   step(
     'lanyard-clip',
     'Clip the lanyard to the master point.',
     'It runs from the belay loop to the master point, over no edge.',
     {
-      can: [is('lanyard.on', 'no')],
+      can: [is('lanyard.on', 'no'), ...before],
       sets: [to('lanyard.on', 'yes'), to('lanyard.at', 'anchor')],
       wrongs: [
         wrong(
