@@ -259,6 +259,21 @@ describe('remedies', () => {
     // A shorter fall at least does no harm.
     expect(best(REMEDIES['less-slack'].apply(lead)!).share.reachesPiece).toBeLessThanOrEqual(before);
   });
+  // From memory: a heavy rucksack is 15 kg, a connector that adds friction 1.3 / 1.6 / 2.
+  it('ballast and added friction are as much as they are said to be', () => {
+    const plain = asking({}, { belayerKg: 50, ratio: interval(1, 2, 3) });
+    expect(REMEDIES.ballast.apply(plain)!.belayerKg).toBe(65);
+    const { low, best: middle, high } = REMEDIES.resistor.apply(plain)!.ratio;
+    expect([low, middle, high]).toEqual([1.3, 3.2, 6]);
+  });
+  it('more than one fall in a hundred that ends badly is a stop, fewer are minded', () => {
+    const runs = best(lead);
+    const severity = (reachesPiece: number) =>
+      catchFindings(lead, { ...runs, share: { ...runs.share, reachesPiece, reachesGround: 0 } }).find(
+        (f) => f.code === 'catch.first-piece',
+      )!.severity;
+    expect([0, 0.009, 0.011].map(severity)).toEqual(['clear', 'mind', 'stop']);
+  });
   it('stepping up softens and lifts; what it costs is told as well', () => {
     const calm = asking({ firstPieceM: 6, lastPieceM: 12, climberM: 13, secondPieceM: null }, { belayerKg: 85 });
     const up = REMEDIES['step-up'].apply(calm)!;

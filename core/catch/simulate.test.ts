@@ -272,7 +272,8 @@ describe('laws', () => {
         fc.pre(!reachedPiece);
         const most = fixedForceN(f.climberKg, f.modulusN, f.freeFallM, f.climberSideM, f.belayerSideM, f.ratio);
         expect(climberN).toBeLessThanOrEqual(most * SLACK);
-        expect(belayerN).toBeLessThanOrEqual(f.slipN);
+        // Rounding only: the device lets rope run at exactly this force.
+        expect(belayerN).toBeLessThanOrEqual(f.slipN * (1 + 1e-9));
         expect(climberN).toBeLessThanOrEqual(Math.max(f.slipN * f.ratio, 0) * SLACK);
       }),
     );

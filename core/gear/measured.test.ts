@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { club } from '../samples/index.ts';
-import { diameterOf, linearDensityKgPerM, ropeLengthM, ropeModulusKn, type Rope } from './index.ts';
+import { diameterOf, linearDensityKgPerM, ropeLengthM, ropeModulusKn, type Rope, staticStretch } from './index.ts';
 
 const rope = (change: Partial<Rope>): Rope => ({
   ...club.longRope,
@@ -119,4 +119,15 @@ describe('the impact force on the label', () => {
     const { low, best, high } = ropeModulusKn({ construction: 'single', impactForceKn: 9 });
     [8.1, 9, 9.9].forEach((kn, i) => expect([low, best, high][i]).toBeCloseTo(k(kn), 9));
   });
+});
+
+// From memory, within what EN 892 and EN 1891 allow: 10 % under 80 kg, 5 % between 50 and 150 kg.
+it('a rope under somebody who hangs still: 6, 8, 10 % dynamic, 2, 3.5, 5 % low-stretch, any of them where the kind is not known', () => {
+  const of = (construction: 'single' | 'half' | 'twin' | 'low-stretch' | 'other') => {
+    const { low, best, high } = staticStretch({ construction });
+    return [low, best, high];
+  };
+  for (const kind of ['single', 'half', 'twin'] as const) expect(of(kind), kind).toEqual([0.06, 0.08, 0.1]);
+  expect(of('low-stretch')).toEqual([0.02, 0.035, 0.05]);
+  expect(of('other')).toEqual([0.02, 0.08, 0.1]);
 });
