@@ -179,6 +179,16 @@ const wordsOf = (page: Page): Promise<Vocabulary> =>
     () => (JSON.parse(localStorage.getItem('zevrin-preferences') ?? '{}') as { words?: Vocabulary }).words ?? 'rappel',
   );
 
+/** Run mode: looks at everything that stands before the step, and does it; how many looks there were. */
+export async function doStep(page: Page): Promise<number> {
+  const looks = page.getByRole('region', { name: 'Stop and look' }).getByRole('button');
+  await expect(page.getByRole('button', { name: /^(Done|Look first)/ })).toBeVisible();
+  const count = await looks.count();
+  for (let i = 0; i < count; i += 1) await looks.nth(i).click();
+  await page.getByRole('button', { name: /^Done/ }).click();
+  return count;
+}
+
 /** Picks something up by its handle and moves it up by one, with the keyboard; what is said to a screen reader tells when each key has been taken. */
 export async function moveUp(page: Page, handle: Locator) {
   const said = page.locator('[id^="DndLiveRegion"]').first();

@@ -1,7 +1,7 @@
 import { newSequence, PROCEDURE_IDS, PROCEDURES } from '../core/sequence/index.ts';
 import { lowSpanFromMemory, wallAnchor } from '../core/samples/index.ts';
 import { writeSequence } from '../core/files/index.ts';
-import { expect, moveUp, open, saved, test, verdict } from './helpers.ts';
+import { doStep, expect, moveUp, open, saved, test, verdict } from './helpers.ts';
 
 const steps = PROCEDURES['clean-anchor'].steps;
 const does = (id: string) => steps.find((s) => s.id === id)!.does;
@@ -69,19 +69,10 @@ test('run mode goes through the procedure one step at a time; a reload in the mi
   await page.setViewportSize({ width: 390, height: 844 });
   await open(page, '/demo/steps/sequence-wall');
   await page.getByRole('link', { name: 'Go through it' }).click();
-  const one = async () => {
-    const looks = page.getByRole('region', { name: 'Stop and look' }).getByRole('button');
-    const done = page.getByRole('button', { name: /^(Done|Look first)/ });
-    await expect(done).toBeVisible();
-    const count = await looks.count();
-    for (let i = 0; i < count; i += 1) await looks.nth(i).click();
-    await page.getByRole('button', { name: /^Done/ }).click();
-    return count;
-  };
   let looked = 0;
   for (let i = 0; i < 12; i += 1) {
     await expect(page.getByRole('heading', { level: 2 })).toHaveText(does(wallAnchor.steps[i]!.id));
-    looked += await one();
+    looked += await doStep(page);
   }
   expect(looked).toBeGreaterThan(2);
   await saved(page);
@@ -91,7 +82,7 @@ test('run mode goes through the procedure one step at a time; a reload in the mi
   await expect(page.getByRole('heading', { level: 2 })).toHaveText(does(wallAnchor.steps[11]!.id));
   for (let i = 11; i < wallAnchor.steps.length; i += 1) {
     await expect(page.getByRole('heading', { level: 2 })).toHaveText(does(wallAnchor.steps[i]!.id));
-    await one();
+    await doStep(page);
   }
   await expect(page.getByText(`All ${wallAnchor.steps.length} steps gone through`)).toBeVisible();
   await page.getByRole('button', { name: 'Close it' }).click();
