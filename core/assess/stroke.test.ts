@@ -79,6 +79,9 @@ describe('a foot loop in the rig', () => {
     )!.tetherMm.best;
     expect(said(lengths(1140)).severity).toBe('clear');
     expect(said(lengths(1060)).severity).toBe('mind');
+    // Standing, 50 mm are asked for between tie-in and upper grip; what to tie aims at 100.
+    expect([1089, 1091].map((mm) => said(lengths(mm)).severity)).toEqual(['mind', 'clear']);
+    expect(said(lengths(1060)).numbers.find((n) => n.key === 'wanted')!.value.best).toBe(1140);
     expect(said(lengths(1060)).says).toMatch(/short/);
     const little = said(lengths(Math.min(1500, 1040 + Math.round(tether) - 100)));
     expect(little.severity).toBe('mind');
