@@ -85,6 +85,8 @@ describe('a foot loop in the rig', () => {
     expect(said(lengths(1060)).says).toMatch(/short/);
     const little = said(lengths(Math.min(1500, 1040 + Math.round(tether) - 100)));
     expect(little.severity).toBe('mind');
+    const gains = (mm: number) => said(lengths(Math.round(1040 + tether - mm))).severity;
+    expect([195, 205].map(gains)).toEqual(['mind', 'clear']);
     const nothing = said(lengths(Math.min(1500, 1040 + Math.round(tether) + 10)));
     expect(nothing.severity).toBe('stop');
   });

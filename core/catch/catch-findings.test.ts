@@ -274,6 +274,19 @@ describe('remedies', () => {
       )!.severity;
     expect([0, 0.009, 0.011].map(severity)).toEqual(['clear', 'mind', 'stop']);
   });
+  it('a metre below the feet is asked for, and half a metre towards the wall', () => {
+    const runs = best(lead);
+    const severity = (code: string, spread: Partial<typeof runs.spread>) =>
+      catchFindings(asking({ besideM: 1 }), {
+        ...runs,
+        share: { ...runs.share, reachesGround: 0 },
+        spread: { ...runs.spread, ...spread },
+      }).find((f) => f.code === code)!.severity;
+    const left = (low: number) => severity('catch.clearance', { clearanceM: interval(low, low + 1, low + 2) });
+    expect([0.99, 1.01].map(left)).toEqual(['mind', 'clear']);
+    const drawn = (high: number) => severity('catch.stance', { towardsWallM: interval(0, 0.1, high) });
+    expect([0.49, 0.51].map(drawn)).toEqual(['clear', 'mind']);
+  });
   it('stepping up softens and lifts; what it costs is told as well', () => {
     const calm = asking({ firstPieceM: 6, lastPieceM: 12, climberM: 13, secondPieceM: null }, { belayerKg: 85 });
     const up = REMEDIES['step-up'].apply(calm)!;
