@@ -5,7 +5,7 @@ const G = STANDARD_GRAVITY_M_PER_S2;
 /**
  * Greatest force on the climber where the belay does not give, over runners, N: F = m g (1 + sqrt(1 + 2 k h / (m g L_eff))) with
  * L_eff = a + (L - a) / r. Source: Wexler 1950, with the rope on the belayer's side counted by what it is pulled with. Check: L 10, a 2, s 0.5,
- * r 1.8, k 24.1 kN, 80 kg: 5.98 kN; r 1 and h/L 2: 9.51 kN.
+ * r 1.8, k 24.1 kN, 80 kg: 5.98 kN; r 1 and h/L 2: 9.52 kN.
  * @param modulusN k, N. @param freeFallM h, m. @param climberSideM a, m. @param belayerSideM L - a, m. @param ratio r, >= 1.
  */
 export function fixedForceN(

@@ -11,7 +11,7 @@ describe('fallForceKn', () => {
   it.each([
     [0.3, 4.24],
     [1, 6.98],
-    [2, 9.51],
+    [2, 9.52],
     [1.77, 9.0],
   ])('factor %s: %s kN', (factor, kn) => expect(fallForceKn(80, 24.1, factor)).toBeCloseTo(kn, 1));
   it('without a fall a person dropped into a tight rope loads it twice', () =>

@@ -5,7 +5,7 @@ import { exactly, interval, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../
 
 /**
  * Greatest force of a fall caught by a rope that stretches like a spring, on a belay that does not give, kN:
- * F = m g (1 + sqrt(1 + 2 k f / (m g))). Source: Wexler 1950. Check: k 24.1 kN, 80 kg: f 0.3 gives 4.24, 1 gives 6.98, 2 gives 9.51;
+ * F = m g (1 + sqrt(1 + 2 k f / (m g))). Source: Wexler 1950. Check: k 24.1 kN, 80 kg: f 0.3 gives 4.24, 1 gives 6.98, 2 gives 9.52;
  * f 0 gives 2 m g.
  * @param massKg > 0. @param modulusKn k, > 0. @param fallFactor f, >= 0.
  */
