@@ -132,6 +132,20 @@ test('two seconds: crossed strands hold nobody until one connector gathers them;
   await gathered.press('Tab');
   await expect(severity('guide.gathered')).toHaveAttribute('data-severity', 'mind');
   await expect(severity('guide.crossed')).toHaveCount(0);
+  // The same fact in the drawing: moved by keyboard along the ropes, and undone by moving it too near.
+  const connector = page.getByRole('slider', { name: 'Connector that gathers both ropes' });
+  await expect(connector).toHaveAttribute('aria-valuetext', /^4.m below the device$/);
+  await connector.focus();
+  for (let i = 0; i < 4; i += 1) await connector.press('ArrowUp');
+  await expect(gathered).toHaveValue('2');
+  await expect(severity('guide.crossed')).toHaveAttribute('data-severity', 'stop');
+  await connector.press('PageDown');
+  await expect(gathered).toHaveValue('4.5');
+  await expect(severity('guide.crossed')).toHaveCount(0);
+  // The one who arrives is drawn with how they are clipped; each is moved by themselves.
+  await expect(page.getByTestId('arriving')).toHaveCount(0);
+  await page.getByRole('slider', { name: 'Other person along the rope' }).press('Home');
+  await expect(page.getByTestId('arriving')).toContainText('tied in the air');
   await page.getByLabel('The two ropes leave the device').selectOption('parallel');
   const slack = page.getByLabel('Slack above who follows, at most');
   await slack.fill('1.5');
@@ -143,4 +157,16 @@ test('two seconds: crossed strands hold nobody until one connector gathers them;
   await page.getByRole('button', { name: /^Calls/ }).click();
   await page.getByLabel('We tell each other by').selectOption('none');
   await expect(severity('crew.calls')).toHaveAttribute('data-severity', 'mind');
+});
+
+test('how it is held: the grips of this device beside the right one, mirrored for the left hand', async ({ page }) => {
+  await open(page, '/demo/setups/setup-wall-lead');
+  const grips = page.getByRole('group', { name: 'Grips' });
+  await expect(grips.getByRole('button')).toHaveCount(4);
+  await grips.getByRole('button', { name: /Above the device line/ }).click();
+  await expect(page.getByText('Wrong:')).toBeVisible();
+  await expect(page.getByText('The brake strand makes no bend at the lip.')).toBeVisible();
+  // A card is for the crag: it shows the rig, not the lesson.
+  await open(page, '/demo/setups/setup-wall-lead/card');
+  await expect(page.getByRole('group', { name: 'Grips' })).toHaveCount(0);
 });

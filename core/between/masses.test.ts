@@ -23,6 +23,16 @@ describe('what is left of a belayer’s mass', () => {
     const { low, best, high } = left(with2('belay-top-rope', 80, 80));
     expect([low, best, high]).toEqual([1.5, 1.6, 1.7]);
   });
+  // Common practice: from 1.2 times the belayer's mass one is moved, and a leader below 0.8 times it is caught hard.
+  it.each([
+    ['belay-leader', 79, 'mind'],
+    ['belay-leader', 81, 'clear'],
+    ['belay-leader', 119, 'clear'],
+    ['belay-leader', 121, 'mind'],
+    ['belay-top-rope', 79, 'clear'],
+    ['belay-top-rope', 121, 'mind'],
+  ] as const)('%s, %s kg on a belayer of 100 kg: %s', (name, kg, severity) =>
+    expect(assess(with2(name, kg, 100)).findings.find((f) => f.code === 'belay.masses')!.severity).toBe(severity));
   it('half of it for a climber of twice the mass', () =>
     expect(left(with2('belay-leader', 120, 60)).best).toBeCloseTo(0.9, 12));
 });

@@ -1,3 +1,4 @@
+export { GRIP_IDS, gripsOf, type Grip, type GripId } from './grips.ts';
 export { THREADING_IDS, threadingsOf, type Threading, type ThreadingId, type ThreadingMode } from './threadings.ts';
 export { fitCell, fitRow, type FitCell } from './fit-map.ts';
 export { ropeInDevice } from './rope-in-device.ts';

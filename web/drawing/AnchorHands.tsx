@@ -1,8 +1,10 @@
 import type { Ref } from '@core/finding';
 import { threadingsOf } from '@core/fit';
 import { contextOf, guides } from '@core/parts';
+import { brakeAngleOf, withFields } from '@core/rig';
 import { printInterval, printQuantity } from '@core/units';
 import { usePreferences } from '../app/preferences';
+import { Dragged } from './Dragged';
 import type { DrawingProps } from './drawing-props';
 import { DeviceGlyph } from './glyphs';
 import { Hand } from './hands-parts';
@@ -70,14 +72,22 @@ export function AnchorHands(props: DrawingProps) {
   return guides(main, contextOf(props.setup)) ? <GuideHands {...props} /> : <BrakedHands {...props} />;
 }
 
-function BrakedHands({ setup, assessment, chosen, onChoose }: DrawingProps) {
+const RADIUS = 118;
+const DEG = Math.PI / 180;
+/** The brake strand is bent by fives of degrees: nobody sees more. */
+const STEP_DEG = 5;
+
+function BrakedHands({ setup, assessment, chosen, onChoose, onChange }: DrawingProps) {
   const { system } = usePreferences();
   const view = rigView(setup);
   const { figures, findings } = assessment;
   const brake = figures.brake[view.main.id];
   const side = view.braker?.item?.brakeHand === 'left' ? -1 : 1;
   const led = view.main.end.kind === 'device' ? view.main.end.brakeLed : 'unknown';
-  const over = led === 'redirected';
+  const angleDeg = brakeAngleOf(view.main) / DEG;
+  const measured = view.main.end.kind === 'device' && view.main.end.brakeAngleDeg !== null;
+  const known = led !== 'unknown' || measured;
+  const over = angleDeg > 90;
   const connector = view.connector;
   const lengthPx = Math.min(150, (connector?.item?.insideLengthMm ?? 95) * SCALE);
   const top = 70;
@@ -86,6 +96,15 @@ function BrakedHands({ setup, assessment, chosen, onChoose }: DrawingProps) {
   const broad = Math.min(34, ((connector?.item?.broadInsideWidthMm ?? 42) * SCALE) / 2);
   const gateSide = connector?.faces === 'rope' ? side : -side;
   const handAt = vec(X + side * 92, 360);
+  /** Where the brake strand is led: from the device at its angle to the loaded strand, 0 straight down. */
+  const ledAt = vec(
+    X + side * (14 + Math.sin(angleDeg * DEG) * (RADIUS - 30)),
+    deviceY + Math.cos(angleDeg * DEG) * RADIUS,
+  );
+  const bendTo = (place: Vec) => {
+    const away = Math.atan2(Math.max(0, side * (place.x - X) - 14) / (RADIUS - 30), (place.y - deviceY) / RADIUS) / DEG;
+    return Math.round(away / STEP_DEG) * STEP_DEG;
+  };
   const load = view.strands === 2 ? [-1, 1] : [0];
   const locked = connector?.gate === 'locked';
   const parts: Record<Ref, Vec> = {
@@ -104,7 +123,7 @@ function BrakedHands({ setup, assessment, chosen, onChoose }: DrawingProps) {
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         className="mt-1 w-full"
         role="group"
-        aria-label={`Drawing of the device at the anchor. Brake strand ${over ? 'led up and over' : led === 'below' ? 'straight down beside the load' : 'not said'}.`}
+        aria-label={`Drawing of the device at the anchor. Brake strand ${!known ? 'not said' : over ? 'led up and over' : angleDeg > 0 ? 'led aside' : 'straight down beside the load'}.`}
       >
         <path d={`M${X - 60} 24H${X + 60}`} stroke="var(--rock-line)" strokeWidth="6" strokeLinecap="round" />
         <path
@@ -124,19 +143,15 @@ function BrakedHands({ setup, assessment, chosen, onChoose }: DrawingProps) {
         ))}
         {/* the brake strand */}
         <path
-          d={
-            over
-              ? `M${X + side * 12} ${deviceY}L${X + side * 62} ${top - 12}L${handAt.x} ${handAt.y}l${side * 6} 90`
-              : `M${X + side * 12} ${deviceY}L${X + side * 26} ${deviceY + 70}L${handAt.x} ${handAt.y}l${side * 6} 90`
-          }
+          d={`M${X + side * 12} ${deviceY}L${ledAt.x} ${ledAt.y}L${handAt.x} ${handAt.y}l${side * 6} 90`}
           fill="none"
           stroke="var(--rope-a)"
           strokeWidth={view.ropeA.diameterMm * SCALE * 0.8}
           strokeLinejoin="round"
-          opacity={led === 'unknown' ? 0.45 : 0.9}
-          strokeDasharray={led === 'unknown' ? '8 6' : undefined}
+          opacity={known ? 0.9 : 0.45}
+          strokeDasharray={known ? undefined : '8 6'}
         />
-        {over && <circle cx={X + side * 62} cy={top - 12} r="14" fill="none" stroke="var(--metal)" strokeWidth="6" />}
+        {over && <circle cx={ledAt.x} cy={ledAt.y} r="14" fill="none" stroke="var(--metal)" strokeWidth="6" />}
         <path
           d={hullPath(vec(X, low - broad + 6), broad, vec(X, top + 12), 12)}
           fill="none"
@@ -171,6 +186,34 @@ function BrakedHands({ setup, assessment, chosen, onChoose }: DrawingProps) {
               ]}
             </Label>
           </g>
+        )}
+        {onChange && view.main.end.kind === 'device' && (
+          <Dragged
+            label="Brake strand, away from the loaded one"
+            value={angleDeg}
+            min={0}
+            max={180}
+            step={STEP_DEG}
+            sense={-1}
+            text={known ? `${angleDeg.toFixed(0)}°` : 'not said'}
+            at={ledAt}
+            valueAt={bendTo}
+            onMove={(deg) =>
+              onChange(
+                withFields(setup, view.main.end.id, {
+                  brakeAngleDeg: deg,
+                  brakeLed: deg > 90 ? 'redirected' : 'below',
+                }),
+                `${view.main.end.id}/brakeAngleDeg`,
+              )
+            }
+          >
+            <circle r="24" fill="transparent" />
+            <circle r="9" fill="var(--surface)" stroke="var(--ink)" strokeWidth="2.5" />
+            <Label at={vec(side * 26, 4)} anchor={side > 0 ? 'start' : 'end'} strong>
+              {known ? `${angleDeg.toFixed(0)}°` : '?'}
+            </Label>
+          </Dragged>
         )}
         {marks.map((mark) => {
           const at = parts[mark.part]!;

@@ -1,8 +1,9 @@
 import { scaleLinear } from 'd3-scale';
-import { useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Ref } from '@core/finding';
 import { printInterval, printQuantity } from '@core/units';
 import { usePreferences } from '../app/preferences';
+import { Dragged } from './Dragged';
 import type { DrawingProps } from './drawing-props';
 import { marksFor } from './marks';
 import { Dimension, Marker } from './parts';
@@ -13,10 +14,13 @@ import { add, vec, type Vec } from './vector';
 /** Where things lie in a site: from the anchor down in px, with the place of the person who is moved along the rope. */
 export interface SiteGeometry {
   readonly y: (depthM: number) => number;
+  readonly depthAt: (yPx: number) => number;
   readonly stanceY: number;
   readonly descentM: number;
   readonly onLedge: boolean;
   readonly depthM: number;
+  /** Depth of whoever else is moved; 0 where nobody is. */
+  readonly otherM: number;
 }
 
 export interface SiteScene {
@@ -31,6 +35,15 @@ export interface SiteScene {
   /** Which of them stand out to the left. */
   readonly left: ReadonlySet<Ref>;
   readonly startShare: number;
+  /** A second person with a rope of their own. */
+  readonly other?: {
+    readonly mover: string;
+    readonly x: number;
+    readonly figure: ReactNode;
+    readonly startShare: number;
+  };
+  /** What else is moved: a fact of the set-up, so that only a drawing that may change it shows a handle. */
+  readonly handles?: (geometry: SiteGeometry, change: NonNullable<DrawingProps['onChange']>) => ReactNode;
 }
 
 interface SiteFrameProps extends DrawingProps {
@@ -38,12 +51,13 @@ interface SiteFrameProps extends DrawingProps {
 }
 
 /** A site to scale in metres, with somebody who is dragged along the rope and the force that the brake hand then needs. */
-export function SiteFrame({ setup, assessment, chosen, onChoose, scene }: SiteFrameProps) {
+export function SiteFrame({ setup, assessment, chosen, onChoose, onChange, scene }: SiteFrameProps) {
   const { system } = usePreferences();
   const { figures, findings } = assessment;
   const descentM = figures.descentM;
-  const svg = useRef<SVGSVGElement>(null);
   const [share, setShare] = useState(scene.startShare);
+  const { other } = scene;
+  const [otherShare, setOtherShare] = useState(other?.startShare ?? 0);
 
   if (descentM <= 0)
     return (
@@ -56,27 +70,18 @@ export function SiteFrame({ setup, assessment, chosen, onChoose, scene }: SiteFr
   const depthM = share * descentM;
   const geometry: SiteGeometry = {
     y: (m) => y(m),
+    depthAt: (px) => y.invert(px),
     stanceY: y(descentM),
     descentM,
     onLedge: setup.site.stanceHeightM > 0,
     depthM,
+    otherM: otherShare * descentM,
   };
   const brake = figures.brake[rigView(setup).main.id] ?? null;
   const now = brake ? forceAt(brake.profile, depthM) : null;
   const say = (m: number) => printQuantity(m, 'lengthM', system);
   const parts = scene.parts(geometry);
   const marks = marksFor(findings, new Set(Object.keys(parts)), chosen);
-  const moveTo = (event: PointerEvent<SVGElement>) => {
-    const box = svg.current!.getBoundingClientRect();
-    const at = ((event.clientY - box.top) / box.height) * HEIGHT;
-    setShare(Math.min(1, Math.max(0, y.invert(at) / descentM)));
-  };
-  const onKey = (event: KeyboardEvent<SVGElement>) => {
-    const step = { ArrowDown: 0.02, ArrowUp: -0.02, PageDown: 0.1, PageUp: -0.1, Home: -1, End: 1 }[event.key];
-    if (step === undefined) return;
-    event.preventDefault();
-    setShare((s) => Math.min(1, Math.max(0, s + step)));
-  };
   const reading = now
     ? `At ${say(depthM)} the brake hand needs ${printInterval(now, 'forceN', system)}.`
     : `At ${say(depthM)} below the anchor.`;
@@ -85,10 +90,11 @@ export function SiteFrame({ setup, assessment, chosen, onChoose, scene }: SiteFr
     <figure className="min-w-0">
       <figcaption className="flex min-h-11 items-center justify-between gap-3 sm:min-h-9">
         <span className="font-bold">Site</span>
-        <span className="no-print text-sm text-ink-2">drag the {scene.mover.toLowerCase()}</span>
+        <span className="no-print text-sm text-ink-2">
+          {other ? 'drag each person' : `drag the ${scene.mover.toLowerCase()}`}
+        </span>
       </figcaption>
       <svg
-        ref={svg}
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         className="mt-1 w-full"
         role="group"
@@ -112,27 +118,37 @@ export function SiteFrame({ setup, assessment, chosen, onChoose, scene }: SiteFr
             now={now!}
           />
         )}
-        <g
-          role="slider"
-          tabIndex={0}
-          aria-label={`${scene.mover} along the rope`}
-          aria-orientation="vertical"
-          aria-valuemin={0}
-          aria-valuemax={Math.round(descentM * 10) / 10}
-          aria-valuenow={Math.round(depthM * 10) / 10}
-          aria-valuetext={reading}
-          className="cursor-grab touch-none"
-          onPointerDown={(event) => {
-            event.currentTarget.setPointerCapture(event.pointerId);
-            moveTo(event);
-          }}
-          onPointerMove={(event) => event.buttons > 0 && moveTo(event)}
-          onKeyDown={onKey}
-          transform={`translate(${scene.ropeX} ${y(depthM)})`}
+        {other && (
+          <Dragged
+            label={`${other.mover} along the rope`}
+            value={geometry.otherM}
+            min={0}
+            max={descentM}
+            step={descentM / 50}
+            text={`At ${say(geometry.otherM)} below the anchor.`}
+            at={vec(other.x, y(geometry.otherM))}
+            valueAt={(place) => y.invert(place.y)}
+            onMove={(m) => setOtherShare(m / descentM)}
+          >
+            <rect x="-22" y="-30" width="44" height="64" fill="transparent" />
+            {other.figure}
+          </Dragged>
+        )}
+        <Dragged
+          label={`${scene.mover} along the rope`}
+          value={depthM}
+          min={0}
+          max={descentM}
+          step={descentM / 50}
+          text={reading}
+          at={vec(scene.ropeX, y(depthM))}
+          valueAt={(place) => y.invert(place.y)}
+          onMove={(m) => setShare(m / descentM)}
         >
           <rect x="-26" y="-30" width="52" height="64" fill="transparent" />
           {scene.figure}
-        </g>
+        </Dragged>
+        {onChange && scene.handles?.(geometry, onChange)}
         {marks.map((mark) => {
           const at = parts[mark.part]!;
           const left = scene.left.has(mark.part);

@@ -1,8 +1,10 @@
 import type { Ref } from '@core/finding';
 import { contextOf, guides } from '@core/parts';
-import type { Setup } from '@core/rig';
+import { withFields, type DeviceEnd, type Setup } from '@core/rig';
 import { printQuantity } from '@core/units';
 import { usePreferences } from '../../app/preferences';
+import { Dragged } from '../Dragged';
+import type { DrawingProps } from '../drawing-props';
 import { Label } from '../parts';
 import { rigView } from '../rig-view';
 import { AnchorGlyph, Hanging, Standing, TOP } from '../site-parts';
@@ -16,9 +18,9 @@ const SECOND_X = 134;
 const TOP_X = 42;
 
 /** The second rope beside the first: side by side or crossing it, and through one connector with it where one gathers both. */
-function secondRope(y: SiteGeometry['y'], depthM: number, crossed: boolean, gatheredM: number | null): string {
+function secondRope(y: SiteGeometry['y'], otherM: number, crossed: boolean, gatheredM: number | null): string {
   const from = crossed ? `M${ROPE_X - 3} ${TOP + 18}` : `M${ROPE_X + 7} ${TOP + 18}`;
-  const end = y(Math.min(1, depthM) + depthM * 0.6);
+  const end = Math.max(TOP + 40, y(otherM));
   const at = gatheredM === null ? null : y(gatheredM);
   if (at === null || at >= end) return `${from}L${SECOND_X} ${TOP + 40}V${end}`;
   return `${from}L${ROPE_X + 9} ${at}L${SECOND_X} ${Math.min(end, at + 24)}V${end}`;
@@ -46,6 +48,77 @@ function Gathering({ at, belowM }: { at: number; belowM: number }) {
   );
 }
 
+/** Where a connector that gathers both ropes is offered: inside the range that is common practice. */
+const OFFERED_M = 4;
+
+interface GatherHandleProps {
+  readonly setup: Setup;
+  readonly end: Ref;
+  /** null: nothing gathers them yet; the handle then offers where it helps. */
+  readonly gatheredM: number | null;
+  readonly geometry: SiteGeometry;
+  readonly change: NonNullable<DrawingProps['onChange']>;
+}
+
+/** The connector that gathers both ropes is moved along them, by tenths of a metre. */
+function GatherHandle({ setup, end, gatheredM, geometry: { y, depthAt, descentM }, change }: GatherHandleProps) {
+  const { system } = usePreferences();
+  const atM = Math.min(descentM, gatheredM ?? OFFERED_M);
+  return (
+    <Dragged
+      label="Connector that gathers both ropes"
+      value={atM}
+      min={0}
+      max={Math.min(20, descentM)}
+      step={0.5}
+      text={gatheredM === null ? 'none yet' : `${printQuantity(gatheredM, 'lengthM', system)} below the device`}
+      at={vec(ROPE_X + 5, y(atM))}
+      valueAt={(place) => depthAt(place.y)}
+      onMove={(m) => change(withFields(setup, end, { gatheredM: Math.round(m * 10) / 10 }), `${end}/gatheredM`)}
+    >
+      <rect x="-22" y="-14" width="44" height="28" rx="14" fill="transparent" />
+      <path d="M-16 -6v12M16 -6v12" stroke="var(--ink)" strokeWidth="2.5" strokeLinecap="round" />
+      {gatheredM === null && (
+        <g>
+          <rect x="-9" y="-8" width="18" height="16" rx="8" fill="none" stroke="var(--ink)" strokeDasharray="3 3" />
+          <Label at={vec(-20, 4)} anchor="end" colour="var(--ink-2)">
+            gather here
+          </Label>
+        </g>
+      )}
+    </Dragged>
+  );
+}
+
+/** Below this depth whoever follows reaches the anchor and is clipped to it. */
+const ARRIVES_M = 1.5;
+const ARRIVING: Readonly<Record<DeviceEnd['arriving'], readonly string[]>> = {
+  'in-the-air': ['clove hitch', 'tied in the air'],
+  lanyard: ['own lanyard', 'clipped first'],
+  'on-connector': ['hitch laid on the', 'connector: the strand', 'is led up'],
+  unknown: ['how one is clipped', 'is not said'],
+};
+
+/** How somebody who arrives is attached to the anchor. */
+function Arriving({ x, y, how }: { x: number; y: number; how: DeviceEnd['arriving'] }) {
+  const bad = how === 'on-connector';
+  const tone = bad ? 'var(--stop)' : how === 'unknown' ? 'var(--untested)' : 'var(--ink)';
+  return (
+    <g data-testid="arriving">
+      <path
+        d={`M${ROPE_X + 8} ${TOP - 4}Q${x + 18} ${TOP + 4} ${x + 2} ${y}`}
+        fill="none"
+        stroke={how === 'lanyard' ? 'var(--textile)' : tone}
+        strokeWidth="3"
+        strokeDasharray={how === 'unknown' ? '4 4' : undefined}
+      />
+      <Label at={vec(x + 34, TOP + 4)} colour={tone} strong={bad}>
+        {ARRIVING[how]}
+      </Label>
+    </g>
+  );
+}
+
 /** The device hangs at the anchor above; one or two are lowered, or follow. */
 export function aboveScene(setup: Setup): SiteScene {
   const view = rigView(setup);
@@ -58,51 +131,56 @@ export function aboveScene(setup: Setup): SiteScene {
   const gatheredM = second && gripping ? (end?.gatheredM ?? null) : null;
   const chosen = line!.kind !== 'doubled' && line!.rope.item !== null;
   const belayer = view.braker;
-  const draw = ({ y, stanceY, onLedge, depthM }: SiteGeometry) => (
-    <>
-      <Rock stanceY={stanceY} onLedge={onLedge} edge={setup.site.edge} />
-      <AnchorGlyph x={ROPE_X} y={TOP - 4} anchor={anchor} />
-      {/* brake strand: straight down beside the load, or up and over */}
-      <path
-        d={
-          redirected
-            ? `M${ROPE_X - 4} ${TOP + 14}L${ROPE_X - 16} ${TOP - 18}L${TOP_X + 14} ${TOP - 30}`
-            : `M${ROPE_X - 4} ${TOP + 14}L${ROPE_X - 12} ${TOP + 34}L${TOP_X + 14} ${TOP - 30}`
-        }
-        fill="none"
-        stroke="var(--rope-a)"
-        strokeWidth="3"
-        opacity="0.75"
-      />
-      <rect x={ROPE_X - 9} y={TOP + 2} width="18" height="16" rx="4" fill="var(--metal)" stroke="var(--ink)" />
-      <g fill="none" strokeWidth="3" strokeDasharray={chosen ? undefined : '6 4'}>
-        {/* Crossed, the one that begins on the outside lies over the other. */}
+  const draw = ({ y, stanceY, onLedge, depthM, otherM }: SiteGeometry) => {
+    const arrivesAt = depthM <= ARRIVES_M ? 'first' : second && otherM <= ARRIVES_M ? 'other' : null;
+    return (
+      <>
+        <Rock stanceY={stanceY} onLedge={onLedge} edge={setup.site.edge} />
+        <AnchorGlyph x={ROPE_X} y={TOP - 4} anchor={anchor} />
+        {/* brake strand: straight down beside the load, or up and over */}
         <path
           d={
-            crossed
-              ? `M${ROPE_X + 9} ${TOP + 18}L${ROPE_X + 3} ${TOP + 40}V${y(depthM)}`
-              : `M${ROPE_X + 3} ${TOP + 18}V${y(depthM)}`
+            redirected
+              ? `M${ROPE_X - 4} ${TOP + 14}L${ROPE_X - 16} ${TOP - 18}L${TOP_X + 14} ${TOP - 30}`
+              : `M${ROPE_X - 4} ${TOP + 14}L${ROPE_X - 12} ${TOP + 34}L${TOP_X + 14} ${TOP - 30}`
           }
+          fill="none"
           stroke="var(--rope-a)"
+          strokeWidth="3"
+          opacity="0.75"
         />
-        {second && <path d={secondRope(y, depthM, crossed, gatheredM)} stroke="var(--rope-b)" />}
-      </g>
-      {gatheredM !== null && <Gathering at={y(Math.min(gatheredM, depthM))} belowM={gatheredM} />}
-      {second && (
-        <g transform={`translate(${SECOND_X} ${y(Math.min(1, depthM) + depthM * 0.6)})`}>
-          <Hanging flip />
+        <rect x={ROPE_X - 9} y={TOP + 2} width="18" height="16" rx="4" fill="var(--metal)" stroke="var(--ink)" />
+        <g fill="none" strokeWidth="3" strokeDasharray={chosen ? undefined : '6 4'}>
+          {/* Crossed, the one that begins on the outside lies over the other. */}
+          <path
+            d={
+              crossed
+                ? `M${ROPE_X + 9} ${TOP + 18}L${ROPE_X + 3} ${TOP + 40}V${y(depthM)}`
+                : `M${ROPE_X + 3} ${TOP + 18}V${y(depthM)}`
+            }
+            stroke="var(--rope-a)"
+          />
+          {second && <path d={secondRope(y, otherM, crossed, gatheredM)} stroke="var(--rope-b)" />}
         </g>
-      )}
-      {belayer && <Standing x={TOP_X} y={TOP - 4} flip />}
-      <Label at={vec(4, stanceY + 38)} colour="var(--ink-2)">
-        {gripping
-          ? 'the plate grips by itself'
-          : redirected
-            ? 'brake strand led up and over'
-            : 'brake strand beside the load'}
-      </Label>
-    </>
-  );
+        {gatheredM !== null && <Gathering at={y(Math.min(gatheredM, depthM))} belowM={gatheredM} />}
+        {gripping && end && arrivesAt !== null && (
+          <Arriving
+            x={arrivesAt === 'other' ? SECOND_X : ROPE_X + 3}
+            y={y(arrivesAt === 'other' ? otherM : depthM)}
+            how={end.arriving}
+          />
+        )}
+        {belayer && <Standing x={TOP_X} y={TOP - 4} flip />}
+        <Label at={vec(4, stanceY + 38)} colour="var(--ink-2)">
+          {gripping
+            ? 'the plate grips by itself'
+            : redirected
+              ? 'brake strand led up and over'
+              : 'brake strand beside the load'}
+        </Label>
+      </>
+    );
+  };
   const parts = ({ y, stanceY, descentM, depthM }: SiteGeometry): Record<Ref, Vec> => ({
     [anchor.id]: vec(ROPE_X - 6, TOP - 14),
     edge: vec(ROPE_X - 18, TOP + 26),
@@ -120,5 +198,11 @@ export function aboveScene(setup: Setup): SiteScene {
     parts,
     left: new Set(['edge', 'ground', anchor.id]),
     startShare: 0.5,
+    ...(second ? { other: { mover: 'Other person', x: SECOND_X, figure: <Hanging flip />, startShare: 0.75 } } : {}),
+    ...(second && gripping && end && (gatheredM !== null || crossed)
+      ? {
+          handles: (geometry, change) => <GatherHandle {...{ setup, gatheredM, geometry, change }} end={end.id} />,
+        }
+      : {}),
   };
 }

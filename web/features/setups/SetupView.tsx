@@ -75,7 +75,7 @@ export function SetupView({ setup, change }: { setup: Setup; change: (next: Setu
         </section>
         <section aria-label="Drawing" className={`${panel === 'drawing' ? '' : 'hidden'} lg:block`}>
           <div className="grid gap-4 rounded-xl border border-line bg-surface p-3 sm:grid-cols-2">
-            <LazyDrawings {...drawing} />
+            <LazyDrawings {...drawing} onChange={change} />
           </div>
           {JOB_FACTS[setup.job].climbs && (
             <OnTheRope setup={setup} findings={assessment.findings} onChange={(next) => change(next, null)} />
