@@ -74,6 +74,19 @@ describe('alone on a top rope', () => {
     expect(found(withDevice(grab, 0.6), 'solo.fall')).toEqual(['mind']);
     expect(found(withDevice(grab, 2), 'solo.fall')).toEqual(['stop']);
   });
+  // From memory, with its interval: a grab runs 0.02 / 0.1 / 0.3 m before it bites and drags with 5 / 10 / 20 N.
+  it('what a grab runs before it bites adds to the slack: 0.1 m over 2 m of rope is a factor of 0.06, 0.1 and 0.2', () => {
+    const factor = number(withDevice(grab, 0.1), 'solo.fall', 'factor');
+    expect(factor.low).toBeCloseTo(0.06, 12);
+    expect(factor.best).toBeCloseTo(0.1, 12);
+    expect(factor.high).toBeCloseTo(0.2, 12);
+  });
+  it('what a grab drags with asks for as much weight on the end: 5, 10 and 20 N are 0.51, 1.02 and 2.04 kg', () => {
+    const wanted = number(withDevice(grab, 0.1), 'solo.feed', 'wanted');
+    expect(wanted.low).toBeCloseTo(5 / 9.80665, 12);
+    expect(wanted.best).toBeCloseTo(10 / 9.80665, 12);
+    expect(wanted.high).toBeCloseTo(20 / 9.80665, 12);
+  });
   it('more slack never makes it softer', () => {
     const rank = { clear: 0, mind: 1, untested: 1, stop: 2 };
     const slacks = [0, 0.05, 0.1, 0.2, 0.4, 0.8, 1.6, 3];

@@ -22,8 +22,8 @@ export function Drawings(props: DrawingProps) {
       <Hands {...props} />
       {held && (
         <Grips
-          device={view.device!}
-          hand={view.braker!.item?.brakeHand === 'left' ? 'left' : 'right'}
+          device={view.device}
+          hand={view.braker.item?.brakeHand === 'left' ? 'left' : 'right'}
           brake={props.assessment.figures.brake[view.main.id] ?? null}
         />
       )}
