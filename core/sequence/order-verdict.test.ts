@@ -55,6 +55,8 @@ describe('verdict of an order', () => {
       expect(of({ ...shipped, steps: [{ kind: 'own', id: 'o', text: 'Rest' }] }).severity).toBe('untested');
     }
     expect(of(without(wallAnchor, 'ground', 'ends-untie', 'pull')).severity).toBe('untested');
+    // Clamps that stay on the rope: not what going down is for.
+    expect(of(without(newSequence('down-on-clamps', 'x', ''), 'upper-off', 'lower-off')).severity).toBe('untested');
   });
   it('what changes nothing is counted and no fault; a call left out and a break are a Stop', () => {
     expect(of(without(newSequence('doubled-rappel', 'x', ''), 'call-off'))).toEqual({

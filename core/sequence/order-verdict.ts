@@ -32,13 +32,15 @@ export interface OrderVerdict {
   readonly missing: number;
 }
 
-/** What an order gets done: where it ends, whether one was ever off the ground and ever went down, the work that one stopped for, the rope. */
+/** What an order gets done: where it ends, whether one was ever off the ground and ever went down, the work that one stopped for, the rope, and
+ * whether what was on the rope came off again. */
 const gets = (moments: readonly Moment[]) => ({
   ends: moments.at(-1)!.state.where,
   up: moments.some((m) => m.state.where === 'up'),
   goes: moments.some((m) => m.state.going === 'yes'),
   worked: moments.some((m) => m.state.worked === 'yes'),
   pulled: moments.some((m) => m.state.pulled === 'yes'),
+  off: moments.some((m) => m.state.off === 'yes'),
 });
 
 /**

@@ -232,6 +232,17 @@ describe('known fatal mistakes', () => {
     expect(named(up, [], { 'device-thread': 'wrong' })).toMatch(/^shows: The descender does not hold/);
     expect(breachesOf(moved(up, 'upper-off', 'lower-off')).join(' ')).toMatch(/never weighed/);
   });
+  it('down on clamps: a cam thumbed open under load, both open, the clamps on each other, one left on the rope', () => {
+    const down = fresh('down-on-clamps');
+    expect(named(down, [], { 'upper-open': 'loaded' })).toBe('drop');
+    expect(named(down, [], { 'upper-open': 'lower' })).toBe('drop');
+    expect(named(down, [], { 'lower-open': 'upper' })).toBe('drop');
+    expect(named(down, [], { 'upper-down': 'touch' })).toBe('stranded');
+    expect(named(down, ['upper-shut'])).toMatch(/^shows: The upper clamp does not hold/);
+    expect(named(down, ['lower-shut'])).toMatch(/^shows: The lower clamp does not hold/);
+    expect(named(down, ['look'])).toBe('fall');
+    expect(named(down, ['upper-off'])).toBe('stranded');
+  });
   it('alone on a top rope: grabs off before the own sling, the stopper knot undone too early, the weight left on the rope', () => {
     const alone = fresh('alone-top-rope');
     expect(named(alone, ['lanyard-clip'])).not.toBe('harmless');
@@ -457,6 +468,14 @@ const NEVER_CLEAR: Partial<Record<ProcedureId, readonly (readonly [string, strin
     ['hand-on', 'untie'],
     ['upper-off', 'go'],
     ['end-knot', 'go'],
+  ],
+  'down-on-clamps': [
+    ['look', 'lower-down'],
+    ['upper-shut', 'lower-open'],
+    ['stand', 'lower-open'],
+    ['lower-shut', 'again'],
+    ['sit', 'again'],
+    ['ground', 'upper-off'],
   ],
   'alone-top-rope': [
     ['rope-fix', 'climb'],

@@ -19,6 +19,7 @@ export const PROCEDURE_IDS = [
   'lower-second',
   'tie-off',
   'up-on-clamps',
+  'down-on-clamps',
   'alone-top-rope',
 ] as const;
 export type ProcedureId = (typeof PROCEDURE_IDS)[number];

@@ -2,6 +2,7 @@ import type { Procedure } from '../procedure.ts';
 import type { ProcedureId } from '../sequence.ts';
 import { aloneTopRope } from './alone-top-rope.ts';
 import { cleanAnchor } from './clean-anchor.ts';
+import { downOnClamps } from './down-on-clamps.ts';
 import { doubledRappel } from './doubled-rappel.ts';
 import { eight } from './eight.ts';
 import { hitchFirst } from './hitch-first.ts';
@@ -35,5 +36,6 @@ export const PROCEDURES = {
   'lower-second': lowerSecond,
   'tie-off': tieOff,
   'up-on-clamps': upOnClamps,
+  'down-on-clamps': downOnClamps,
   'alone-top-rope': aloneTopRope,
 } as const satisfies Record<ProcedureId, Procedure>;
