@@ -94,7 +94,7 @@ test('the steps of a set-up are one click away, and the same ones the next time'
   await page.getByRole('link', { name: 'Order of steps' }).click();
   await expect(page).toHaveURL(new RegExp(`${pathname}$`));
   await open(page, '/demo/setups/setup-pier-5-up');
-  await expect(page.getByText('No order of steps is shipped for this job yet.')).toBeVisible();
+  await expect(page.getByText('No order of steps is shipped for this rig yet.')).toBeVisible();
 });
 
 test('every page has a title of its own', async ({ page }) => {

@@ -59,6 +59,16 @@ test('up a rope: lengths of tether, foot loop and body make the stroke, also typ
   await expect(length).toHaveValue('114');
   await expect(stroke).toHaveAttribute('data-severity', 'clear');
   await expect(page.getByRole('img', { name: /^Hanging and standing\..* foot loop 114 cm/ })).toBeVisible();
+  // What keeps the height, with this person's stroke: another one is taken over, judged in its place.
+  const captures = page.locator('[data-capture]');
+  expect(await captures.count()).toBeGreaterThan(3);
+  await expect(captures.filter({ hasText: 'in this set-up' })).toContainText('Burr clamp');
+  const plate = captures.filter({ hasText: 'Weir guide plate' });
+  await expect(plate).toContainText('Going down needs another device.');
+  await plate.getByRole('button', { name: 'Take this one' }).click();
+  await expect(captures.filter({ hasText: 'in this set-up' })).toContainText('Weir guide plate');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(captures.filter({ hasText: 'in this set-up' })).toContainText('Burr clamp');
   // Too long, and nobody gets up the rope; what to tie is said.
   await length.fill('1500 mm');
   await expect(stroke).toHaveAttribute('data-severity', 'stop');

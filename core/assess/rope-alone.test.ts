@@ -87,6 +87,22 @@ describe('alone on a top rope', () => {
     expect(wanted.best).toBeCloseTo(10 / 9.80665, 12);
     expect(wanted.high).toBeCloseTo(20 / 9.80665, 12);
   });
+  // Common practice and EN 567, EN 353-2: with teeth one minds from 3 kN and stops from 4, without from 4 and 6.
+  it('the force decides, from both sides of each limit', () => {
+    const seen = new Set<string>();
+    for (const [device, mind, stop] of [
+      [toothed, 3, 4],
+      [grab, 4, 6],
+    ] as const)
+      for (let slackM = 0; slackM <= 2; slackM += 0.02) {
+        const setup = withDevice(device, slackM);
+        const kn = number(setup, 'solo.fall', 'force').best;
+        const expected = kn > stop ? 'stop' : kn > mind ? 'mind' : 'clear';
+        expect(said(setup, 'solo.fall').severity, `${device.name}, ${slackM} m, ${kn} kN`).toBe(expected);
+        seen.add(`${device.id} ${expected}`);
+      }
+    expect(seen.size).toBe(6);
+  });
   it('more slack never makes it softer', () => {
     const rank = { clear: 0, mind: 1, untested: 1, stop: 2 };
     const slacks = [0, 0.05, 0.1, 0.2, 0.4, 0.8, 1.6, 3];

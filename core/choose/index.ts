@@ -1,4 +1,5 @@
 export type { Cost } from './factors.ts';
+export { captureAt, captureChoices, type CaptureChoice } from './captures.ts';
 export { needs, type Need } from './needs.ts';
 export { devicesToPlan, itemOf, withPicks, type Pick } from './picks.ts';
 export { search, SEARCH_DEFAULTS, type Combination, type SearchOptions, type SearchResult } from './search.ts';

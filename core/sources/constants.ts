@@ -375,6 +375,12 @@ export const CONSTANTS = {
     'between tie-in and upper grip when standing, that a foot loop is tied for',
     'practice-ascending',
   ),
+  capturePullEasyN: c(3, 10, 30, 'N', 'pull that draws rope through a capture device that runs easily', 'memory-grabs'),
+  capturePullLittleN: c(20, 50, 100, 'N', 'the same, of one that draws a little hard', 'memory-grabs'),
+  capturePullHardN: c(60, 120, 200, 'N', 'the same, of one that draws hard, as a plate in guide mode', 'memory-grabs'),
+  captureSetbackMm: c(20, 40, 80, 'mm', 'what a capture device gives back when it takes the weight', 'memory-grabs'),
+  captureSetbackTeethMm: c(5, 10, 20, 'mm', 'the same, of one with teeth', 'memory-grabs'),
+  strokeTimeS: c(5, 8, 14, 's', 'time of one stroke up a rope, with taking in', 'memory-grabs'),
   strokeLeastMm: one(200, 'mm', 'stroke below which going up a rope is tedious', 'practice-ascending'),
   cascadeTravelM: one(0.1, 'm', 'way until the lower of two grabs is loaded, beyond the stretch', 'practice-cascade'),
   soloNearM: one(

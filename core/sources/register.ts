@@ -390,7 +390,7 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   ),
   'memory-grabs': memory(
     'Grabs and clamps on a rope',
-    'How long they are along the rope, how far they run before they bite, and how hard rope is pulled through them.',
+    'How long they are along the rope, how far they run before they bite, what they give back, how hard rope is pulled through them, and how long a stroke takes.',
   ),
   'memory-runner': memory(
     'Rope over a connector at the anchor',

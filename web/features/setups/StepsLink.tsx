@@ -20,7 +20,7 @@ export function StepsLink({ setup }: { setup: Setup }) {
   if (!shipped)
     return (
       <p className="text-sm text-ink-2">
-        No order of steps is shipped for this job yet.{' '}
+        No order of steps is shipped for this rig yet.{' '}
         <Link className="text-act underline" to={`/${place}/steps`}>
           Those there are
         </Link>
