@@ -81,6 +81,39 @@ test('up a rope: lengths of tether, foot loop and body make the stroke, also typ
   await expect(stroke).toHaveCount(0);
 });
 
+test('an own try near the ground is kept with the pair: it makes the verdict worse, stays, and is taken out again', async ({
+  page,
+}) => {
+  await open(page, '/demo/setups/setup-pier-5-up');
+  const found = page.locator('[data-finding="between.bench"]');
+  await expect(page.getByRole('heading', { name: 'Try it near the ground' })).toBeVisible();
+  await expect(found).toHaveCount(0);
+  await page.getByText('What is needed, and how it is done').click();
+  await expect(page.getByText('The second person keeps it from gripping')).toBeVisible();
+  await page.getByRole('button', { name: 'Write down a try' }).click();
+  // Nothing is chosen before somebody has chosen it; what cannot be is refused at the field.
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByLabel('What the lower one did')).toHaveAttribute('aria-invalid', 'true');
+  await page.getByLabel('What the lower one did').selectOption('pushed-open');
+  const way = page.getByLabel('Way until it held');
+  await way.fill('12 ft');
+  await way.press('Tab');
+  await expect(page.getByText(/0.*to.*300.*cm/)).toBeVisible();
+  await way.fill('1 ft 2 in');
+  await way.press('Tab');
+  await page.getByLabel('Weight that hung in it').fill('180 lb');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(found).toHaveAttribute('data-severity', 'stop');
+  await expect(verdict(page)).toContainText('Stop');
+  await saved(page);
+  await page.reload();
+  await expect(found).toHaveAttribute('data-severity', 'stop');
+  await expect(page.getByRole('list', { name: 'Tries' }).getByRole('listitem')).toHaveCount(1);
+  await page.getByRole('button', { name: /^Take this try out/ }).click();
+  await expect(found).toHaveCount(0);
+  await expect(verdict(page)).not.toContainText('Stop');
+});
+
 test('alone on a top rope, on a phone: the order of steps up, the change at the top, and the descent in run mode', async ({
   page,
 }) => {

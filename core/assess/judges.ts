@@ -1,6 +1,7 @@
 import {
   baseTieJudge,
   besideJudge,
+  benchJudge,
   cascadeJudge,
   clearanceJudge,
   footLoopJudge,
@@ -101,6 +102,7 @@ export const JUDGES: readonly Judge[] = [
   besideJudge,
   hitchAboveJudge,
   cascadeJudge,
+  benchJudge,
   hitchReachJudge,
   selfBelayJudge,
   footLoopJudge,

@@ -17,7 +17,7 @@ import { exactly, minus, plus, scale, type Interval } from '../units/index.ts';
 import { topMm } from './hitch-above-device.ts';
 
 /** The next one above on the same rope, where both grip by themselves and are worn by one person. */
-function upperOf(lower: Attachment, ctx: Context): Attachment | null {
+export function upperOf(lower: Attachment, ctx: Context): Attachment | null {
   if (!gripsAlone(lower, ctx)) return null;
   for (const line of linesOf(ctx.index, lower.end)) {
     const order = ctx.index.along(line.id);

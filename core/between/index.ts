@@ -1,4 +1,5 @@
 export { baseTieJudge, treeConnectorJudge } from './tree.ts';
+export { benchJudge, benchSeverity, benchSubjects, type BenchSubject } from './bench.ts';
 export { cascadeJudge, gripHeights } from './cascade.ts';
 export { footLoopJudge, isFootLoop, strokeFigures, type StrokeFigures } from './foot-loop.ts';
 export { isSelfBelay, selfBelayJudge, soloCurves, type SoloCurve } from './self-belay.ts';

@@ -32,7 +32,8 @@ describe('what is left of a belayer’s mass', () => {
     ['belay-top-rope', 79, 'clear'],
     ['belay-top-rope', 121, 'mind'],
   ] as const)('%s, %s kg on a belayer of 100 kg: %s', (name, kg, severity) =>
-    expect(assess(with2(name, kg, 100)).findings.find((f) => f.code === 'belay.masses')!.severity).toBe(severity));
+    expect(assess(with2(name, kg, 100)).findings.find((f) => f.code === 'belay.masses')!.severity).toBe(severity),
+  );
   it('half of it for a climber of twice the mass', () =>
     expect(left(with2('belay-leader', 120, 60)).best).toBeCloseTo(0.9, 12));
 });

@@ -12,6 +12,7 @@ import {
   entryFrom5To6,
   entryFrom6To7,
   entryFrom7To8,
+  entryFrom8To9,
   migrator,
   readDocument,
   setup4,
@@ -29,6 +30,7 @@ import {
   unknown6,
   unknown7,
   unknown8,
+  unknown9,
   without5,
   withoutUnplaced,
   type Workspace3,
@@ -65,7 +67,7 @@ describe('files', () => {
     expect(result.ok && result.value.kind === 'workspace' && writeWorkspace(result.value.workspace)).toBe(text);
   });
 
-  it.each([1, 2, 3, 4, 5, 6, 7, 8])('the fixture of version %s is still read, whole', (version) => {
+  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9])('the fixture of version %s is still read, whole', (version) => {
     const result = readDocument(fixture(`v${version}`));
     const setup = result.ok && result.value.kind === 'setup' ? result.value.setup : result;
     // What is made of fibre was not looked over before version 5, and nothing was said of helmets and of how a device is threaded.
@@ -87,15 +89,17 @@ describe('files', () => {
     // Before version 7 nothing was said of connectors looked over and of calls.
     // Before version 6 nothing was said of how strands lie at a device at the anchor.
     expect(setup).toEqual(
-      version > 7
+      version > 8
         ? expected
-        : version > 6
-          ? unknown8(expected)
-          : version > 5
-            ? unknown7(expected)
-            : version > 4
-              ? unknown6(expected)
-              : unknown5(expected),
+        : version > 7
+          ? unknown9(expected)
+          : version > 6
+            ? unknown8(expected)
+            : version > 5
+              ? unknown7(expected)
+              : version > 4
+                ? unknown6(expected)
+                : unknown5(expected),
     );
     if (version === VERSION) expect(writeSetup(asThen)).toBe(fixture(`v${VERSION}`));
   });
@@ -124,8 +128,9 @@ describe('files', () => {
     expect(
       items.map(
         (item) =>
-          itemSchema.safeParse(entryFrom7To8(entryFrom6To7(entryFrom5To6(entryFrom4To5(entryFrom1To2('items', item))))))
-            .success,
+          itemSchema.safeParse(
+            entryFrom8To9(entryFrom7To8(entryFrom6To7(entryFrom5To6(entryFrom4To5(entryFrom1To2('items', item)))))),
+          ).success,
       ),
     ).not.toContain(false);
     expect(entryFrom1To2('people', { a: 1 })).toEqual({ a: 1 });
@@ -155,7 +160,7 @@ describe('files', () => {
     fc.assert(
       fc.property(setups3, (old) => {
         const setup = setupSchema.parse(
-          entryFrom7To8(entryFrom6To7(entryFrom5To6(entryFrom4To5(setup4(structuredClone(old)))))),
+          entryFrom8To9(entryFrom7To8(entryFrom6To7(entryFrom5To6(entryFrom4To5(setup4(structuredClone(old))))))),
         );
         expect(backToV3(setup)).toEqual(old);
       }),
@@ -228,7 +233,7 @@ describe('files', () => {
       'a newer version',
       '{"format":"zevrin","version":99}',
       /^version$/,
-      /newer Zevrin \(version 99\).*up to version 8/,
+      /newer Zevrin \(version 99\).*up to version 9/,
     ],
     [
       'a diameter out of range',

@@ -17,6 +17,7 @@ export {
   entryFrom5To6,
   entryFrom6To7,
   entryFrom7To8,
+  entryFrom8To9,
   MIGRATIONS,
 } from './migrations.ts';
 export { choice4, setup4, setupsWithChoices } from './to-v4.ts';

@@ -3,6 +3,7 @@ import { from4To5 } from './to-v5.ts';
 import { from5To6 } from './to-v6.ts';
 import { document6To7, from6To7 } from './to-v7.ts';
 import { from7To8 } from './to-v8.ts';
+import { from8To9 } from './to-v9.ts';
 import { choice4, setup4, setupsWithChoices } from './to-v4.ts';
 
 /*
@@ -149,15 +150,21 @@ export const MIGRATIONS: readonly Migration[] = [
     name: 'tie-in above the soles, where the belayer stands, weight on the end of a line',
     up: (document) => from7To8(document) as Json,
   },
+  {
+    from: 8,
+    name: 'own tries of two grips near the ground',
+    up: (document) => from8To9(document) as Json,
+  },
 ];
 
 const check4 = (check: Json): Json => (isObject(check.setup) ? { ...check, setup: setup4(check.setup) } : check);
 
-/** One stored entry of a collection: from version 4 to 5, from 5 to 6, from 6 to 7, from 7 to 8. */
+/** One stored entry of a collection: from version 4 to 5, from 5 to 6, from 6 to 7, from 7 to 8, from 8 to 9. */
 export const entryFrom4To5 = (entry: unknown): unknown => from4To5(entry);
 export const entryFrom5To6 = (entry: unknown): unknown => from5To6(entry);
 export const entryFrom6To7 = (entry: unknown): unknown => from6To7(entry);
 export const entryFrom7To8 = (entry: unknown): unknown => from7To8(entry);
+export const entryFrom8To9 = (entry: unknown): unknown => from8To9(entry);
 
 /** One stored entry of a collection, from version 3 to 4. Choices become set-ups: the database moves them. */
 export function entryFrom3To4(collection: string, entry: unknown): unknown {

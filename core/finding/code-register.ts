@@ -68,6 +68,7 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'catch.clearance': ['Room below the feet in a fall', CATCH],
   'catch.stance': ['Belayer and the wall', CATCH],
   'catch.hand': ['Rope runs through the hand in a fall', CATCH],
+  'between.bench': ['Own try of one grip above another', 'core/assess/bench.test.ts'],
   'between.cascade': ['One grab slides onto another', ROPE_ALONE],
   'ascend.stroke': ['Stroke up a rope, by the lengths', STROKE],
   'solo.fall': ['Fall into slack, alone on a rope', ROPE_ALONE],

@@ -36,6 +36,7 @@ export const CODE_SOURCES = {
   'catch.clearance': ['practice-catch', 'memory-catch', 'wexler-1950'],
   'catch.stance': ['practice-catch', 'memory-catch', 'impulse'],
   'catch.hand': ['memory-catch', 'memory-hand-force', 'euler-eytelwein'],
+  'between.bench': ['practice-bench'],
   'between.cascade': ['practice-cascade', 'memory-stretch', 'memory-grabs'],
   'ascend.stroke': ['practice-ascending', 'memory-stretch', 'memory-knots', 'entered'],
   'solo.fall': ['practice-self-belay', 'wexler-1950', 'en-567', 'en-353-2', 'memory-grabs'],

@@ -43,6 +43,7 @@ export const DOUBTS = {
   'catch.clearance': 'none',
   'catch.stance': 'none',
   'catch.hand': 'none',
+  'between.bench': 'none',
   'between.cascade': 'none',
   'ascend.stroke': 'none',
   'solo.fall': 'none',

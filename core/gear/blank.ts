@@ -30,6 +30,7 @@ export const UNDECLARED_DEVICE = {
   massG: null,
   metal: 'unknown',
   priceClass: 'unknown',
+  bench: [],
 } as const satisfies Partial<Device>;
 
 /** The Munter hitch as a choice among devices: nothing to own, nothing declared. */

@@ -1,3 +1,11 @@
+export {
+  BENCH_RESULTS,
+  benchTestSchema,
+  benchTestsOf,
+  type BenchPair,
+  type BenchResult,
+  type BenchTest,
+} from './bench.ts';
 export { MUNTER, UNDECLARED_DEVICE, UNMEASURED_CONNECTOR } from './blank.ts';
 export {
   choice,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { choice, idSchema, line, measure, note, under, yesNo } from './fields.ts';
+import { benchTestSchema } from './bench.ts';
 import { DEVICE_FAMILIES } from './families.ts';
 import { JOBS } from './jobs.ts';
 
@@ -105,6 +106,8 @@ export const cordSchema = z.strictObject({
   ).nullable(),
   declaredStrengthKn: measure('strengthKn', 0.5, 60, 'Declared strength of one strand').nullable(),
   condition: condition('cord'),
+  /** Own tries with something above it; see bench.ts. */
+  bench: z.array(benchTestSchema).max(100),
   note: note(),
 });
 
@@ -215,6 +218,8 @@ export const deviceSchema = z.strictObject({
   family: choice(DEVICE_FAMILIES, 'Family'),
   wear: choice({ new: 'New', used: 'Used', worn: 'Worn smooth', unknown: 'Not known' }, 'Wear where the rope runs'),
   declarations: z.array(declarationSchema).max(20),
+  /** Own tries with something above it; see bench.ts. */
+  bench: z.array(benchTestSchema).max(100),
   eyeMm: under(
     SEAT,
     measure(

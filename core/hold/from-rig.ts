@@ -173,7 +173,13 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
   };
   /** What is found about another one above it that slides onto it. */
   const pushedBy = (a: Attachment): Finding | undefined =>
-    findings.find((f) => f.code === 'between.cascade' && f.severity !== 'clear' && f.subject[0] === a.end.id);
+    findings.find(
+      (f) =>
+        f.subject[0] === a.end.id &&
+        // What was seen in a try of one's own counts, whatever has teeth.
+        ((f.code === 'between.bench' && f.severity === 'stop') ||
+          (f.code === 'between.cascade' && f.severity !== 'clear')),
+    );
   /** The upper one slips, and the lower one lets go as well. */
   const cascade = (a: Attachment) => {
     const found = pushedBy(a);

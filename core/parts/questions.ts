@@ -195,6 +195,7 @@ function alongside(ctx: Context, above: Attachment, below: Attachment): Question
             between(above.end.id, below.end.id, 'cascade'),
             'whether the upper one, when it slips, takes the lower one with it',
           ),
+          ask(subject, between(above.end.id, below.end.id, 'bench'), 'what own tries of the two have shown'),
         ]
       : []),
     ...(below.end.kind === 'hitch' && deviceOf(above)?.hand

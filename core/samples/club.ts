@@ -95,6 +95,7 @@ export const shortCord: Cord = {
   loopLengthMm: 600,
   declaredStrengthKn: 7.4,
   condition: 'sound',
+  bench: [],
   note: '',
 };
 export const longCord: Cord = {
@@ -110,6 +111,7 @@ export const longCord: Cord = {
   loopLengthMm: null,
   declaredStrengthKn: 7.4,
   condition: 'sound',
+  bench: [],
   note: '',
 };
 export const sling: Sling = {

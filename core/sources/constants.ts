@@ -382,6 +382,8 @@ export const CONSTANTS = {
   captureSetbackTeethMm: c(5, 10, 20, 'mm', 'the same, of one with teeth', 'memory-grabs'),
   strokeTimeS: c(5, 8, 14, 's', 'time of one stroke up a rope, with taking in', 'memory-grabs'),
   strokeLeastMm: one(200, 'mm', 'stroke below which going up a rope is tedious', 'practice-ascending'),
+  benchTravelMindMm: one(100, 'mm', 'way of the lower grip in an own try, above which one minds', 'practice-bench'),
+  benchTravelStopMm: one(300, 'mm', 'the same, above which it is a stop', 'practice-bench'),
   cascadeTravelM: one(0.1, 'm', 'way until the lower of two grabs is loaded, beyond the stretch', 'practice-cascade'),
   soloNearM: one(
     2,

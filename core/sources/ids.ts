@@ -66,6 +66,7 @@ export const SOURCE_IDS = [
   'practice-calls',
   'practice-two-attachments',
   'practice-ascending',
+  'practice-bench',
   'practice-cascade',
   'practice-self-belay',
   'practice-base-tie',

@@ -312,6 +312,10 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
     'Common practice: going up a rope',
     'The tether ends where the arm still works. The foot loop lets one stand so that the upper grip comes close above the tie-in, and does not touch it. The first strokes only stretch the rope.',
   ),
+  'practice-bench': practice(
+    'Common practice: try a pair of grips near the ground',
+    'Half a metre up, with a second person and something else that holds: 10 cm until it holds are usual, more than 30 cm are too much.',
+  ),
   'practice-cascade': practice(
     'Common practice: two that grip one rope',
     'What is tended by pushing it, hitches and grabs without teeth, lets go when another one slides onto it. A toothed one below, or the second one on a rope of its own, breaks that.',

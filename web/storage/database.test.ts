@@ -71,16 +71,17 @@ describe('a database of an older version', () => {
   it.each([
     [
       4,
-      /^(condition|stiffness|impactForceKn|helmet|stands|threaded|brakeSide|tuned|upperHole|tiedAt|loadStrand|strandsLie|gatheredM|arriving|gapOpens|slant|slackM|brakeAngleDeg|calls|trainings|tieInHeightMm|fromWallM|endWeightKg)$/,
+      /^(condition|stiffness|impactForceKn|helmet|stands|threaded|brakeSide|tuned|upperHole|tiedAt|loadStrand|strandsLie|gatheredM|arriving|gapOpens|slant|slackM|brakeAngleDeg|calls|trainings|tieInHeightMm|fromWallM|endWeightKg|bench)$/,
       '"helmet"',
     ],
     [
       5,
-      /^(loadStrand|strandsLie|gatheredM|arriving|gapOpens|slant|slackM|brakeAngleDeg|calls|trainings|tieInHeightMm|fromWallM|endWeightKg)$/,
+      /^(loadStrand|strandsLie|gatheredM|arriving|gapOpens|slant|slackM|brakeAngleDeg|calls|trainings|tieInHeightMm|fromWallM|endWeightKg|bench)$/,
       '"loadStrand"',
     ],
-    [6, /^(gapOpens|slant|slackM|brakeAngleDeg|calls|trainings|tieInHeightMm|fromWallM|endWeightKg)$/, '"slant"'],
-    [7, /^(tieInHeightMm|fromWallM|endWeightKg)$/, '"fromWallM"'],
+    [6, /^(gapOpens|slant|slackM|brakeAngleDeg|calls|trainings|tieInHeightMm|fromWallM|endWeightKg|bench)$/, '"slant"'],
+    [7, /^(tieInHeightMm|fromWallM|endWeightKg|bench)$/, '"fromWallM"'],
+    [8, /^bench$/, '"bench"'],
   ] as const)(
     'version %s opens with everything: what later ones ask is not known, in records as well',
     async (version, added, gone) => {

@@ -6,6 +6,7 @@ import {
   entryFrom5To6,
   entryFrom6To7,
   entryFrom7To8,
+  entryFrom8To9,
   setupsWithChoices,
 } from '@core/files';
 
@@ -37,8 +38,9 @@ export async function bringUp(database: IDBPDatabase, tx: UpgradeTransaction, fr
   const since4 = (doc: unknown) => (from < 5 ? entryFrom4To5(doc) : doc);
   const since5 = (doc: unknown) => (from < 6 ? entryFrom5To6(since4(doc)) : doc);
   const since6 = (doc: unknown) => (from < 7 ? entryFrom6To7(since5(doc)) : doc);
+  const since7 = (doc: unknown) => (from < 8 ? entryFrom7To8(since6(doc)) : doc);
   for (const collection of there.filter((c) => c !== 'choices'))
-    await each(collection, (doc) => entryFrom7To8(since6(doc)));
+    await each(collection, (doc) => entryFrom8To9(since7(doc)));
 }
 
 async function moveChoices(database: IDBPDatabase, tx: UpgradeTransaction): Promise<void> {

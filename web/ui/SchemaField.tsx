@@ -46,6 +46,12 @@ export function SchemaField({ schema, value, onChange, onLeave, error, label }: 
       </label>
       {meta.options ? (
         <select {...describe} className="field mt-1" value={text} onChange={(event) => onChange(event.target.value)}>
+          {/* Nothing is chosen before somebody has chosen it. */}
+          {!(text in meta.options) && (
+            <option value="" disabled>
+              Choose …
+            </option>
+          )}
           {Object.entries(meta.options).map(([key, label]) => (
             <option key={key} value={key}>
               {inWords(label)}

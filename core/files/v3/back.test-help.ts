@@ -21,6 +21,7 @@ const ADDED_BY_5 = new Set(
 const ADDED_BY_6 = new Set(['loadStrand', 'strandsLie', 'gatheredM', 'arriving']);
 const ADDED_BY_7 = new Set(['gapOpens', 'slant', 'brakeAngleDeg', 'slackM', 'calls', 'trainings']);
 const ADDED_BY_8 = new Set(['tieInHeightMm', 'fromWallM', 'endWeightKg']);
+const ADDED_BY_9 = new Set(['bench']);
 const OPEN: Readonly<Record<string, unknown>> = {
   impactForceKn: null,
   stands: 'free',
@@ -32,17 +33,20 @@ const OPEN: Readonly<Record<string, unknown>> = {
   endWeightKg: null,
   calls: BLANK_CALLS,
   trainings: [],
+  bench: [],
 };
 const byVersion = (key: string, of: unknown): number =>
-  ADDED_BY_8.has(key)
-    ? 8
-    : ADDED_BY_7.has(key) || (key === 'condition' && (of as { kind?: string }).kind === 'connector')
-      ? 7
-      : ADDED_BY_6.has(key)
-        ? 6
-        : ADDED_BY_5.has(key)
-          ? 5
-          : 1;
+  ADDED_BY_9.has(key)
+    ? 9
+    : ADDED_BY_8.has(key)
+      ? 8
+      : ADDED_BY_7.has(key) || (key === 'condition' && (of as { kind?: string }).kind === 'connector')
+        ? 7
+        : ADDED_BY_6.has(key)
+          ? 6
+          : ADDED_BY_5.has(key)
+            ? 5
+            : 1;
 
 /** What version `since` and later ones added becomes `value` of its key, wherever it stands; undefined takes it out. */
 function since<T>(value: T, version: number, instead: (key: string) => unknown): T {
@@ -60,9 +64,11 @@ function since<T>(value: T, version: number, instead: (key: string) => unknown):
   return walk(value) as T;
 }
 
-/** What versions 5 to 8 added, taken out again wherever it stands. */
+/** What versions 5 to 9 added, taken out again wherever it stands. */
 export const without5 = <T>(value: T): T => since(value, 5, () => undefined);
 const open = (key: string) => (key in OPEN ? OPEN[key] : 'unknown');
+/** What version 9 added, as it is where an older version did not know it. */
+export const unknown9 = <T>(value: T): T => since(value, 9, open);
 /** What version 8 added, as it is where an older version did not know it. */
 export const unknown8 = <T>(value: T): T => since(value, 8, open);
 /** What version 7 added, as it is where an older version did not know it. */

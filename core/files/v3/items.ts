@@ -1,4 +1,4 @@
-/* Items and people as they stood up to version 4: what versions 5 to 8 added is taken away again. */
+/* Items and people as they stood up to version 4: what versions 5 to 9 added is taken away again. */
 import {
   connectorSchema as connector,
   deviceSchema as device,
@@ -10,9 +10,9 @@ import {
 } from '../../gear/index.ts';
 
 export const connectorSchema = connector.omit({ condition: true });
-export const deviceSchema = device.omit({ gapOpens: true });
+export const deviceSchema = device.omit({ gapOpens: true, bench: true });
 export const ropeSchema = rope.omit({ condition: true, stiffness: true, impactForceKn: true });
-export const cordSchema = cord.omit({ condition: true });
+export const cordSchema = cord.omit({ condition: true, bench: true });
 export const slingSchema = sling.omit({ condition: true });
 export const harnessSchema = harness.omit({ condition: true });
 export const personSchema = person.omit({ tieInHeightMm: true });

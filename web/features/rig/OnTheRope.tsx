@@ -16,6 +16,8 @@ const Captures = part<ComponentProps<typeof CapturesView>>('The comparison', () 
   import('./Captures').then((m) => m.Captures),
 );
 
+const BenchTests = part<{ setup: Setup }>('Own tries', () => import('./BenchTests').then((m) => m.BenchTests));
+
 interface OnTheRopeProps {
   readonly setup: Setup;
   readonly findings: readonly Finding[];
@@ -28,6 +30,7 @@ export function OnTheRope({ setup, findings, onChange }: OnTheRopeProps) {
   return (
     <>
       {gripsIn(setup, findings).length > 1 && <RopeOrder setup={setup} findings={findings} onChange={onChange} />}
+      <BenchTests setup={setup} />
       {setup.attachments.filter(isFootLoop).flatMap((loop) => {
         const figures = strokeFigures(loop, ctx);
         return figures
