@@ -279,11 +279,11 @@ describe('two that grip one rope', () => {
     expect(orders).toHaveLength(6 + 36 + 216);
     for (const placed of orders) compare(placed);
   });
-  it('and for some of the orders of four', () => {
-    fc.assert(fc.property(fc.array(fc.constantFrom(...each), { minLength: 4, maxLength: 4 }), compare), {
-      numRuns: 60,
-      seed: 4,
-    });
+  // The two ropes may change their names, so that the first one is on rope 1 in all of them.
+  it.each(['toothed', 'grab', 'hitch'] as const)('and for every order of four that begins with a %s', (kind) => {
+    const orders = upTo(4).filter((p) => p.length === 4 && p[0]!.kind === kind && p[0]!.rope === 1);
+    expect(orders).toHaveLength(216);
+    for (const placed of orders) compare(placed);
   });
   function compare(placed: readonly Placed[]) {
     const model = modelOf(rigged(placed));
