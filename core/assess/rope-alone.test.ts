@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { gripHeights } from '../between/index.ts';
 import { staticStretch, type Device } from '../gear/index.ts';
 import { feedingWeightKg, feedsAboveM, groundReachedBelowM, meetsWithM } from '../geometry/index.ts';
 import { hanging, held, holdsFromRig } from '../hold/index.ts';
@@ -102,6 +103,34 @@ describe('alone on a top rope', () => {
         seen.add(`${device.id} ${expected}`);
       }
     expect(seen.size).toBe(6);
+  });
+  // Common practice: one minds where a fall ends on the ground, or the rope has to be pulled through, above two metres.
+  it('two metres are the limit, for the ground and for where the rope runs by itself', () => {
+    const seen = new Set<string>();
+    for (let anchorHeightM = 6; anchorHeightM <= 60; anchorHeightM += 0.5) {
+      const setup = changed(solo, { site: { anchorHeightM } });
+      const expected = number(setup, 'solo.ground', 'height').best > 2 ? 'mind' : 'clear';
+      expect(found(setup, 'solo.ground')).toEqual([expected]);
+      seen.add(`ground ${expected}`);
+    }
+    for (let endWeightKg = 0.1; endWeightKg < 2; endWeightKg += 0.01) {
+      const setup = withFields(solo, 'rope', { endWeightKg });
+      const expected = number(setup, 'solo.feed', 'from').best > 2 ? 'mind' : 'clear';
+      expect(found(setup, 'solo.feed')).toEqual([expected]);
+      seen.add(`feed ${expected}`);
+    }
+    expect(seen.size).toBe(4);
+  });
+  // From memory, with its interval: a grab is 60 / 100 / 160 mm long above the eye it hangs by.
+  it('a grab reaches 60 to 160 mm above its eye', () => {
+    const ctx = contextOf(solo);
+    const { bottomMm, topMm } = gripHeights(
+      solo.attachments.find((a) => a.end.id === 'device')!,
+      ctx,
+    )!;
+    expect(topMm.low - bottomMm.low).toBeCloseTo(60, 9);
+    expect(topMm.best - bottomMm.best).toBeCloseTo(100, 9);
+    expect(topMm.high - bottomMm.high).toBeCloseTo(160, 9);
   });
   it('more slack never makes it softer', () => {
     const rank = { clear: 0, mind: 1, untested: 1, stop: 2 };

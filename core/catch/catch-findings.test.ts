@@ -213,6 +213,16 @@ describe('geometry', () => {
     expect(fallOf(SCENARIO, BEST).freeFallM).toBe(4.5);
     expect(fallOf(asking({ climberM: 6 }), BEST).freeFallM).toBe(0.5);
   });
+  // From memory, with their intervals: damping 0.08 / 0.15 / 0.25 of the critical one, stepping up at 0.8 / 1.5 / 2.2 m/s.
+  it.each([
+    [0, 0.08, 0.8],
+    [0.5, 0.15, 1.5],
+    [1, 0.25, 2.2],
+  ])('a draw of %s takes a damping of %s and a step of %s m/s', (share, damping, step) => {
+    const fall = fallOf(asking({ step: 'steps-up' }), { ...BEST, damping: share, step: share });
+    expect(fall.dampingRatio).toBeCloseTo(damping, 12);
+    expect(fall.stepUpMPerS).toBeCloseTo(step, 12);
+  });
   it('clearance of judgement.md: h_r - (a + s + stretch + lift + slip) - 1 m', () => {
     const fall = fallOf(SCENARIO, BEST);
     const caught = simulateCatch(fall);

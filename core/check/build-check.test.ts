@@ -55,6 +55,12 @@ describe('buildCheck', () => {
     ]);
   });
 
+  // Common practice: knots below a single device every 3 to 5 m, so that the first one is 5 m away at most.
+  it('asks for the first knot below a single device within 5 m', () => {
+    const asked = check(filled(SETUPS['self-belay-top-rope'])).find((i) => i.id.startsWith('knot-below'))!;
+    expect(asked.numbers.find((n) => n.key === 'within')!.value).toEqual({ low: 5, best: 5, high: 5 });
+  });
+
   it('says what follows when an item is passed over, from the procedure and from what holds', () => {
     const why = (id: string, setup = rappelDouble) => check(setup).find((i) => i.id === id)!.why;
     expect(why('rope-ends')).toContain('If this is wrong: you fall.');
