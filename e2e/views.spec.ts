@@ -7,6 +7,7 @@ const VIEWS = [
   '/demo/setups/setup-low-span',
   '/demo/setups/setup-high-span',
   '/demo/setups/setup-high-span/card',
+  '/demo/setups/setup-high-span/share',
   '/demo/locker',
   '/demo/locker/device/device-culvert',
   '/demo/locker/person/new',

@@ -46,6 +46,8 @@ const LogPage = page('The log', () => import('../features/log/LogPage').then((m)
 const RecordPage = page('This record', () => import('../features/log/RecordPage').then((m) => m.RecordPage));
 const UsePage = page('This form', () => import('../features/log/UsePage').then((m) => m.UsePage));
 const FilesPage = page('The page about files', () => import('../features/files/FilesPage').then((m) => m.FilesPage));
+const SharePage = page('The page to share', () => import('../features/share/SharePage').then((m) => m.SharePage));
+const OpenPage = page('The set-up from the link', () => import('../features/share/OpenPage').then((m) => m.OpenPage));
 const SourcesPage = page('The list of sources', () =>
   import('../features/sources/SourcesPage').then((m) => m.SourcesPage),
 );
@@ -88,6 +90,8 @@ export function App() {
                   <Route path="setups" element={<SetupsPage />} />
                   <Route path="setups/:setupId" element={<SetupPage />} />
                   <Route path="setups/:setupId/card" element={<CardPage />} />
+                  <Route path="setups/:setupId/share" element={<SharePage />} />
+                  <Route path="open" element={<OpenPage />} />
                   <Route path="setups/:setupId/choose" element={<ChoosePage />} />
                   <Route path="setups/:setupId/holds" element={<HoldPage />} />
                   <Route path="setups/:setupId/catch" element={<CatchPage />} />

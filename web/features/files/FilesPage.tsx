@@ -1,17 +1,11 @@
+import { Refusal } from './Refusal';
 import { nanoid } from '@reduxjs/toolkit';
 import { format } from 'date-fns';
 import { Download, Trash2 } from 'lucide-react';
 import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import {
-  COLLECTIONS,
-  emptyWorkspace,
-  writeWorkspace,
-  type Collection,
-  type FileIssue,
-  type Workspace,
-} from '@core/files';
+import { COLLECTIONS, emptyWorkspace, writeWorkspace, type Collection, type Workspace } from '@core/files';
 import type { Setup } from '@core/rig';
 import type { Sequence } from '@core/sequence';
 import { usePlace } from '../../app/place';
@@ -308,26 +302,6 @@ function Offer({ file, what, onAdd, onLeave }: OfferProps) {
           Leave it
         </button>
       </div>
-    </div>
-  );
-}
-
-function Refusal({ file, issues }: { file: string; issues: readonly FileIssue[] }) {
-  const shown = issues.slice(0, 5);
-  return (
-    <div role="alert" className="rounded-lg bg-stop-wash p-4 text-stop">
-      <p>
-        <strong>{file}</strong> was not read in. Nothing here has changed.
-      </p>
-      <ul className="mt-2 grid gap-2">
-        {shown.map(({ path, read, message }) => (
-          <li key={path + message}>
-            <code className="num font-bold break-all">{path || 'the file'}</code>: {message} Read:{' '}
-            <code className="num break-all">{read}</code>
-          </li>
-        ))}
-      </ul>
-      {issues.length > shown.length && <p className="mt-2">and {issues.length - shown.length} more.</p>}
     </div>
   );
 }

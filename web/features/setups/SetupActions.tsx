@@ -1,5 +1,5 @@
 import { nanoid } from '@reduxjs/toolkit';
-import { Anchor, Copy, FileDown, Printer, Trash2 } from 'lucide-react';
+import { Anchor, Copy, FileDown, Printer, QrCode, Trash2 } from 'lucide-react';
 import { Link, useNavigate } from 'react-router';
 import { writeSetup } from '@core/files';
 import type { Setup } from '@core/rig';
@@ -43,6 +43,10 @@ export function SetupActions({ setup, words }: { setup: Setup; words: boolean })
       <Link className={look} to="card" title="Set-up card to print">
         <Printer aria-hidden className="size-5" />
         {label('Set-up card to print')}
+      </Link>
+      <Link className={look} to="share" title="Share it">
+        <QrCode aria-hidden className="size-5" />
+        {label('Share it')}
       </Link>
       <button
         type="button"

@@ -1,0 +1,113 @@
+import { Copy, Share2 } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import type { Setup } from '@core/rig';
+import { NotFound } from '../../app/NotFound';
+import { usePlace } from '../../app/place';
+import { useTitle } from '../../app/useTitle';
+import { codeOf } from '../../share/link';
+import { QUIET, squaresOf, type Squares } from '../../share/squares';
+import { useWorkspace } from '../../store/hooks';
+import { useToast } from '../../ui/Toasts';
+
+export function SharePage() {
+  const { setupId } = useParams();
+  const setup = useWorkspace().setups.find((s) => s.id === setupId);
+  return setup ? <Share setup={setup} /> : <NotFound what="This set-up" />;
+}
+
+interface Ready {
+  readonly of: Setup;
+  readonly link: string;
+  /** One path for all dark squares; null where the link is too long for a code. */
+  readonly squares: Squares | null;
+}
+
+function Share({ setup }: { setup: Setup }) {
+  useTitle(`Share ${setup.name}`);
+  const { name: place } = usePlace();
+  const say = useToast();
+  const [ready, setReady] = useState<Ready | null>(null);
+  useEffect(() => {
+    let gone = false;
+    void codeOf(setup).then((code) => {
+      if (gone) return;
+      const link = `${location.origin}/${place}/open#${code}`;
+      setReady({ of: setup, link, squares: squaresOf(link) });
+    });
+    return () => {
+      gone = true;
+    };
+  }, [setup, place]);
+  const link = ready?.of === setup ? ready.link : null;
+  const people = setup.persons.flatMap((p) => p.item?.name ?? []);
+  return (
+    <div className="mx-auto max-w-xl px-4 py-5">
+      <h1 className="text-xl font-bold">Share {setup.name}</h1>
+      <p className="mt-1">
+        Your partner points the camera at the code, or opens the link, and gets a copy to look at and to check.
+      </p>
+      <p className="mt-1 text-sm text-ink-2">
+        The set-up travels in the link itself. Nothing is sent to a server by this page
+        {people.length > 0
+          ? `; whoever has the link can read what is in it, ${people.join(' and ')} with weight and measures too`
+          : ''}
+        .
+      </p>
+      <div className="-mx-3 mt-4 aspect-square border border-line bg-white sm:mx-0">
+        {ready?.squares && (
+          <svg
+            viewBox={`${-QUIET} ${-QUIET} ${ready.squares.size + 2 * QUIET} ${ready.squares.size + 2 * QUIET}`}
+            className="size-full"
+            role="img"
+            aria-label={`QR code of ${setup.name}`}
+            shapeRendering="crispEdges"
+          >
+            <path d={ready.squares.path} fill="#000" />
+          </svg>
+        )}
+        {ready && !ready.squares && (
+          <p className="p-4 text-black">This set-up is too large for a code. Send the link, or the file.</p>
+        )}
+      </div>
+      <p className="mt-2 text-sm text-ink-2">
+        The code is a fine one: screen bright, phones still, the whole square in the picture. If the camera does not
+        take it, send the link.
+      </p>
+      <div className="mt-4 flex flex-wrap gap-3">
+        <button
+          type="button"
+          className="btn btn-act"
+          disabled={link === null}
+          onClick={() =>
+            void navigator.clipboard.writeText(link!).then(
+              () => say('The link is copied.'),
+              () => say('The browser did not allow copying. Mark the link and copy it.'),
+            )
+          }
+        >
+          <Copy aria-hidden className="size-5" />
+          Copy the link
+        </button>
+        {typeof navigator.share === 'function' && (
+          <button
+            type="button"
+            className="btn"
+            disabled={link === null}
+            onClick={() => void navigator.share({ title: setup.name, url: link! }).catch(() => undefined)}
+          >
+            <Share2 aria-hidden className="size-5" />
+            Send it …
+          </button>
+        )}
+        <Link className="btn" to={`/${place}/setups/${setup.id}`}>
+          Back to the set-up
+        </Link>
+      </div>
+      <label className="mt-4 block text-sm font-semibold">
+        The link
+        <input className="field num mt-1" readOnly value={link ?? ''} onFocus={(event) => event.target.select()} />
+      </label>
+    </div>
+  );
+}

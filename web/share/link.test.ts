@@ -1,0 +1,51 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { SETUPS, variedSetups } from '@core/samples';
+import { codeOf, documentOf } from './link';
+
+describe('a set-up in a link', () => {
+  it('comes back as it was, every shipped one and every one with something added', async () => {
+    for (const setup of [...Object.values(SETUPS), ...variedSetups().map((v) => v.setup)]) {
+      const result = await documentOf(await codeOf(setup));
+      expect(result.ok && result.value.kind === 'setup' && result.value.setup).toEqual(setup);
+    }
+  });
+  it('is made of capitals and digits, and fits into one QR code: at most 4,296 of them (ISO/IEC 18004, version 40, level L)', async () => {
+    for (const setup of Object.values(SETUPS)) {
+      const code = await codeOf(setup);
+      expect(code).toMatch(/^[A-Z2-7]+$/);
+      expect(code.length).toBeLessThan(4296 - 60);
+    }
+  });
+  it('small letters are read as well: some programs change them', async () => {
+    const code = await codeOf(SETUPS['rappel-double']);
+    expect((await documentOf(code.toLowerCase())).ok).toBe(true);
+  });
+  it('cut off, changed or empty it is refused whole, and never read as another set-up', async () => {
+    const code = await codeOf(SETUPS['belay-leader']);
+    await fc.assert(
+      fc.asyncProperty(
+        fc.integer({ min: 0, max: code.length - 1 }),
+        fc.constantFrom('A', '7', 'Q', ''),
+        async (at, other) => {
+          const changed = code.slice(0, at) + other + (other === '' ? '' : code.slice(at + 1));
+          const result = await documentOf(changed);
+          // A changed letter may stand for the same bits at the very end only.
+          if (result.ok) expect(result.value).toMatchObject({ setup: { id: SETUPS['belay-leader'].id } });
+          else expect(result.issues[0]!.message).toMatch(/\.$/);
+        },
+      ),
+      { numRuns: 150 },
+    );
+    expect(await documentOf('')).toMatchObject({ ok: false, issues: [{ read: 'nothing' }] });
+    expect(await documentOf('A'.repeat(50_000))).toMatchObject({ ok: false });
+    expect(await documentOf('https://elsewhere')).toMatchObject({ ok: false });
+  });
+  it('what unpacks into more than any set-up is not unpacked', async () => {
+    const bomb = new Blob([new Uint8Array(30_000_000)]).stream().pipeThrough(new CompressionStream('deflate-raw'));
+    const bytes = new Uint8Array(await new Response(bomb).arrayBuffer());
+    const { base32nopad } = await import('@scure/base');
+    const code = base32nopad.encode(bytes.slice(0, 20_000));
+    expect(await documentOf(code.slice(0, 39_000))).toMatchObject({ ok: false });
+  });
+});

@@ -1,0 +1,62 @@
+import { base32nopad } from '@scure/base';
+import { readDocument, writeSetup, type FileResult, type Document } from '@core/files';
+import type { Setup } from '@core/rig';
+
+/*
+ * A set-up inside a link, behind the #: that part is never sent to any server. The file as it would be saved, without spaces, deflated, in base 32 of capitals and
+ * digits, which a QR code holds in the fewest squares.
+ */
+
+/** Longest text behind the #, and longest file that is unpacked from it: far above what a set-up needs, far below what hurts. */
+const LONGEST_CODE = 40_000;
+const LONGEST_FILE = 400_000;
+
+async function through(bytes: Uint8Array, stream: ReadableWritablePair<Uint8Array, BufferSource>, most: number) {
+  const reader = new Blob([bytes as BlobPart]).stream().pipeThrough(stream).getReader();
+  const parts: Uint8Array[] = [];
+  let length = 0;
+  for (let next = await reader.read(); !next.done; next = await reader.read()) {
+    parts.push(next.value);
+    length += next.value.length;
+    if (length > most) {
+      await reader.cancel();
+      throw new RangeError(`more than ${most} bytes`);
+    }
+  }
+  const all = new Uint8Array(length);
+  let at = 0;
+  for (const part of parts) {
+    all.set(part, at);
+    at += part.length;
+  }
+  return all;
+}
+
+/** The code of a set-up: capitals and digits. */
+export async function codeOf(setup: Setup): Promise<string> {
+  const text = JSON.stringify(JSON.parse(writeSetup(setup)));
+  return base32nopad.encode(
+    await through(new TextEncoder().encode(text), new CompressionStream('deflate-raw'), LONGEST_FILE),
+  );
+}
+
+const refused = (read: string, message: string): FileResult<Document> => ({
+  ok: false,
+  issues: [{ path: '', read, message }],
+});
+
+/** The document in a code; what is cut off, mistyped or no set-up is refused whole, as a file is. */
+export async function documentOf(code: string): Promise<FileResult<Document>> {
+  const told = `${JSON.stringify(code.slice(0, 20))} and ${Math.max(0, code.length - 20)} more characters`;
+  if (code === '') return refused('nothing', 'The link carries no set-up: what stands behind the # is missing.');
+  if (code.length > LONGEST_CODE) return refused(told, `A link carries at most ${LONGEST_CODE} characters.`);
+  try {
+    const bytes = base32nopad.decode(code.toUpperCase());
+    const text = new TextDecoder('utf-8', { fatal: true }).decode(
+      await through(bytes, new DecompressionStream('deflate-raw'), LONGEST_FILE),
+    );
+    return readDocument(text);
+  } catch {
+    return refused(told, 'The link was cut off or changed on its way. Ask for it again, or for the file.');
+  }
+}
