@@ -9,7 +9,7 @@ export default defineConfig({
   outputDir: 'test-results/e2e',
   timeout: 60_000,
   expect: { timeout: 10_000 },
-  workers: 2,
+  workers: 3,
   fullyParallel: true,
   // A test that passes only at the second try is named, and more than two of them fail the run (scripts/test.mjs).
   retries: 1,
@@ -24,6 +24,8 @@ export default defineConfig({
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
     trace: 'retain-on-failure',
+    // Only the test of it wants the worker that keeps everything: in each other one it would load the whole app beside the page.
+    serviceWorkers: 'block',
     launchOptions: launch,
   },
 });

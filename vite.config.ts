@@ -2,6 +2,7 @@ import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig, type Plugin } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
@@ -14,7 +15,38 @@ const zodOfThePage: Plugin = {
 
 export default defineConfig({
   root: here('web'),
-  plugins: [zodOfThePage, react(), tailwindcss()],
+  plugins: [
+    zodOfThePage,
+    react(),
+    tailwindcss(),
+    VitePWA({
+      // A new version waits until the person takes it: nothing is loaded anew while somebody types.
+      registerType: 'prompt',
+      injectRegister: false,
+      includeAssets: ['icon.svg', 'favicon.ico'],
+      manifest: {
+        name: 'Zevrin',
+        short_name: 'Zevrin',
+        description: 'Choose, rig and check rope-work set-ups.',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#f6f4ee',
+        theme_color: '#1d4f43',
+        icons: [
+          { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' },
+          { src: '/icon-maskable.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'maskable' },
+        ],
+      },
+      workbox: {
+        // Everything, so that each page works without a network after the first visit.
+        globPatterns: ['**/*.{html,js,css,svg,ico,woff2}'],
+        globIgnores: ['.vite/**'],
+        maximumFileSizeToCacheInBytes: 4_000_000,
+        navigateFallback: '/index.html',
+        cleanupOutdatedCaches: true,
+      },
+    }),
+  ],
   resolve: {
     alias: [
       // The package itself always points at its development build, checks and texts for developers included.

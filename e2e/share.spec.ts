@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test';
-import { open, saved, verdict } from './helpers';
+import { expect, open, saved, test, verdict } from './helpers';
 
 test('a set-up goes to the partner in a link: opened in another browser, taken as a copy, and checked', async ({
   page,

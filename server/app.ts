@@ -61,7 +61,16 @@ export function createApp(dist: string): Express {
   // Never as the file, whose nonce is not filled in.
   app.get('/index.html', sendPage);
   app.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
-  app.use(express.static(dist, { index: false, maxAge: '1h' }));
+  app.use(
+    express.static(dist, {
+      index: false,
+      maxAge: '1h',
+      setHeaders: (response, path) => {
+        // The worker that keeps the app for use without a network: asked for anew, so that a new version is seen.
+        if (path.endsWith('sw.js')) response.setHeader('Cache-Control', 'no-cache');
+      },
+    }),
+  );
   // Addresses of the app have no dot; what has one is a file, and was not found.
   app.get('/{*path}', (request, response, next) =>
     request.path.includes('.') ? next() : void sendPage(request, response, next),

@@ -321,3 +321,32 @@ describe('events', () => {
     expect(slipM).toBeGreaterThan(20);
   });
 });
+
+// From memory: shoes hold 0.6 of what presses them down; nearer to the wall than 0.3 m nobody is drawn.
+describe('where a belayer stands', () => {
+  const stands = { ...DAMPED, belayer: 'free', belayerKg: 100, deviceM: 1, firstPieceM: 3 } as const;
+  it('shoes begin to slide at T = 0.6 m g / (sin + 0.6 cos) of the angle to the first runner (statics)', () => {
+    const besideM = 3;
+    const [sin, cos] = [besideM / Math.hypot(besideM, 2), 2 / Math.hypot(besideM, 2)];
+    const slidesN = (0.6 * 100 * G) / (sin + 0.6 * cos);
+    const seen = { held: 0, slid: 0 };
+    for (let climberKg = 5; climberKg < 60; climberKg += 1) {
+      const { belayerN, towardsWallM } = run({ ...stands, besideM, climberKg, freeFallM: 0.1 });
+      // A step may pass the limit by a part of itself.
+      if (belayerN < slidesN * 0.99) {
+        expect(towardsWallM, `${climberKg} kg`).toBe(0);
+        seen.held += 1;
+      } else if (belayerN > slidesN * 1.02) {
+        expect(towardsWallM, `${climberKg} kg`).toBeGreaterThan(0);
+        seen.slid += 1;
+      }
+    }
+    expect(Math.min(seen.held, seen.slid)).toBeGreaterThan(5);
+  });
+  it('at 0.3 m from the wall nobody is drawn to it, at 0.35 m one is', () => {
+    // A runner beside the head, so that the pull is a level one.
+    const drawn = (besideM: number) => run({ ...stands, besideM, firstPieceM: 1.1, climberKg: 30 }).towardsWallM;
+    expect(drawn(0.3)).toBe(0);
+    expect(drawn(0.35)).toBeGreaterThan(0);
+  });
+});

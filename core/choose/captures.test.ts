@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { isFootLoop } from '../between/index.ts';
+import { isFootLoop, strokeFigures } from '../between/index.ts';
 import type { Device } from '../gear/index.ts';
 import { ascentOf, type AscentInput } from '../geometry/index.ts';
+import { contextOf } from '../parts/index.ts';
 import { variation, wellRigged, withItem, type Setup } from '../rig/index.ts';
 import { club, filled, SETUPS } from '../samples/index.ts';
 import { exactly, interval } from '../units/index.ts';
@@ -88,18 +89,20 @@ describe('which device captures', () => {
     expect(toothed!.ascent!.netMm.best).toBeGreaterThan(cam!.ascent!.netMm.best);
     expect([plate!.goesDown, cam!.goesDown, toothed!.goesDown]).toEqual([false, true, false]);
   });
-  it('the numbers of the devices from both sides (from memory): pull 60 to 200 N for a plate, 20 to 80 mm given back, 5 to 14 s', () => {
-    const plate = choices.find((c) => c.device.family === 'guide-plate')!.ascent!;
-    const { strokeMm } = { strokeMm: plate.netMm };
-    expect(strokeMm.high - strokeMm.low).toBeGreaterThan(60 - 1e-9);
-    const secondsPerStroke = (
-      [
-        ['low', 5],
-        ['best', 8],
-        ['high', 14],
-      ] as const
-    ).map(([end, s]) => [(plate.minutes[end] * 60) / plate.strokes[end], s]);
-    for (const [is, wanted] of secondsPerStroke) expect(is).toBeCloseTo(wanted!, 9);
+  // From memory, with their intervals.
+  it.each([
+    ['guide-plate', [60, 120, 200], [20, 40, 80]],
+    ['assisted-cam', [20, 50, 100], [20, 40, 80]],
+    ['clamp-toothed', [3, 10, 30], [5, 10, 20]],
+  ] as const)('%s: draws with %j N and gives back %j mm; a stroke takes 5, 8 or 14 s', (family, pullN, backMm) => {
+    const { strokeMm, person } = strokeFigures(loop, contextOf(setup))!;
+    const a = choices.find((c) => c.device.family === family)!.ascent!;
+    const ends = ['low', 'best', 'high'] as const;
+    for (const [i, end] of ends.entries()) {
+      expect(a.strokeJ[end] / (strokeMm[end] / 1000) - person.massKg * G).toBeCloseTo(pullN[i]!, 6);
+      expect(strokeMm[end] - a.netMm[end]).toBeCloseTo(backMm[2 - i]!, 6);
+      expect((a.minutes[end] * 60) / a.strokes[end]).toBeCloseTo([5, 8, 14][i]!, 6);
+    }
   });
   it('the better verdict comes first, and less work among equals', () => {
     const rank = { stop: 0, mind: 1, untested: 2, clear: 3 };

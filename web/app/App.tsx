@@ -15,6 +15,7 @@ const usePathname = () => useLocation().pathname;
 const page = (what: string, load: () => Promise<ComponentType>) =>
   part(what, load, { waiting: () => <p className="p-6 text-ink-2">Loading …</p>, useAbout: usePathname });
 
+const NewVersion = part('News of a version', () => import('./NewVersion').then((m) => m.NewVersion));
 const StartPage = page('The first page', () => import('./StartPage').then((m) => m.StartPage));
 const SetupsPage = page('The list of set-ups', () => import('../features/setups/SetupsPage').then((m) => m.SetupsPage));
 const SetupPage = page('This set-up', () => import('../features/setups/SetupPage').then((m) => m.SetupPage));
@@ -80,6 +81,7 @@ export function App() {
       <PreferencesProvider>
         <Toasts>
           <BrowserRouter>
+            <NewVersion />
             <Routes>
               <Route index element={<StartPage />} />
               <Route path=":workspace" element={<InWorkspace />}>

@@ -1,0 +1,76 @@
+import { appendFileSync, readFileSync, writeFileSync } from 'node:fs';
+import { type Page } from '@playwright/test';
+import { answer, expect, open, passPauses, saved, test, verdict } from './helpers';
+
+test.use({ serviceWorkers: 'allow' });
+// The second one changes the file that the worker is read from.
+test.describe.configure({ mode: 'serial' });
+
+/** The whole app is kept. */
+const kept = (page: Page) => page.evaluate(async () => (await navigator.serviceWorker.ready).active?.state);
+
+test('without a network after the first visit: reload, a deep link never visited, a check that is finished', async ({
+  page,
+  context,
+}) => {
+  test.setTimeout(120_000);
+  await open(page, '/demo/setups/setup-wall-down');
+  await expect(verdict(page)).toBeVisible();
+  await expect.poll(() => kept(page), { timeout: 30_000 }).toBe('activated');
+  await context.setOffline(true);
+  await page.reload();
+  await expect(verdict(page)).toBeVisible();
+  // Pages whose code was never loaded before, one of them with a worker of its own.
+  await page.goto('/demo/setups/setup-wall-lead/catch');
+  await expect(page.locator('[data-finding="catch.first-piece"]')).toHaveAttribute('data-severity', 'clear');
+  await page.goto('/demo/setups/setup-wall-down');
+  const name = page.getByLabel('Name of the set-up');
+  await name.fill('Wall, without a network');
+  await name.press('Tab');
+  await saved(page);
+
+  await passPauses(page);
+  await page.getByRole('button', { name: 'Check before use' }).click();
+  await page.getByRole('button', { name: /Face to face/ }).click();
+  const half = page.locator('[data-half="climber"]');
+  const total = Number(/\d+\/(\d+)/.exec(await half.innerText())![1]);
+  for (let i = 1; i <= total; i += 1) {
+    if (i === 3) {
+      await page.reload();
+      await passPauses(page);
+    }
+    for (const who of ['climber', 'partner'] as const) {
+      await page.locator(`[data-half="${who}"]`).getByText(`${i}/${total}`, { exact: true }).waitFor();
+      await answer(page, who);
+    }
+  }
+  await page.getByRole('button', { name: 'Close the check' }).click();
+  await expect(page.getByText(/Complete, face to face/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/Complete, face to face/)).toBeVisible();
+});
+
+test('a newer version waits until it is taken, and a half-filled form is kept over it', async ({ page }) => {
+  await open(page, '/demo/locker/rope/new');
+  const name = page.getByLabel('Name', { exact: true });
+  await expect(name).toBeVisible();
+  await expect.poll(() => kept(page), { timeout: 30_000 }).toBe('activated');
+  await page.reload();
+  await name.fill('Half-filled rope');
+  const news = page.getByRole('status').filter({ hasText: 'A newer version of Zevrin is ready.' });
+  await expect(news).toHaveCount(0);
+  // The same worker with some bytes more is a newer version.
+  const file = new URL('../dist/sw.js', import.meta.url);
+  const before = readFileSync(file);
+  try {
+    appendFileSync(file, '\n// newer');
+    await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())!.update());
+    await expect(news).toBeVisible();
+    await expect(name).toHaveValue('Half-filled rope');
+    await news.getByRole('button', { name: 'Load it now' }).click();
+    await expect(news).toHaveCount(0);
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Half-filled rope');
+  } finally {
+    writeFileSync(file, before);
+  }
+});
