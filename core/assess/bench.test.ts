@@ -59,7 +59,7 @@ describe('a try of one’s own near the ground', () => {
     ['held', 301, 'stop'],
     ['slid', 90, 'clear'],
     ['slid', null, 'mind'],
-    ['held', null, 'clear'],
+    ['held', null, 'untested'],
     ['jammed', 0, 'mind'],
     ['pushed-open', 0, 'stop'],
     ['pushed-open', null, 'stop'],
@@ -79,6 +79,10 @@ describe('a try of one’s own near the ground', () => {
     const wet = changed(rig(toothed), { site: { weather: 'wet' } });
     expect(said(tried(wet, {}))).toEqual(['untested']);
     expect(said(tried(wet, { weather: 'wet' }))).toEqual(['clear']);
+    // Heavy on a dry rope and light on a wet one is not heavy on a wet one.
+    expect(said(tried(wet, { weather: 'dry', loadKg: 200 }, { weather: 'wet', loadKg: 30 }))).toEqual(['untested']);
+    // Nobody is chosen: any weight may hang there.
+    expect(said(withItem(tried(rig(toothed), {}), 'climber', null))).toEqual(['untested']);
   });
   it('law: it never takes a finding away and never makes a verdict better, for every result and way', () => {
     const rank = (s: Severity) => SEVERITIES.indexOf(s);

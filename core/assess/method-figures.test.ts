@@ -130,7 +130,7 @@ const SAID: readonly Said[] = [
   ['mu 0.25:'],
   ['mu 0.3, one turn 6.59', ['6.59', turns(0.3, 1)]],
   ['a 38° V-belt groove multiplies the exponent by 3.07', ['3.07', effectiveAngleRad(1, 38 * DEG)]],
-  ['1 + s (d - 10 mm)', ['10', 10]],
+  ['1 + s (d - 10 mm)'],
   [
     "mu 0.25, grooves of 90°, brake strand at 0 / 45 / 90 / 135 / 180° from the load's line: 2.19 / 2.90 / 3.82 / 5.05 / 6.66",
     ['0.25', of('muRopeOnMetal').best],

@@ -35,7 +35,9 @@ export function benchSeverity({ result, travelMm }: Pick<BenchTest, 'result' | '
   if (result === 'pushed-open') return 'stop';
   if (travelMm !== null && travelMm > threshold('benchTravelStopMm')) return 'stop';
   if (result === 'jammed' || (travelMm !== null && travelMm > threshold('benchTravelMindMm'))) return 'mind';
-  return result === 'slid' && travelMm === null ? 'mind' : 'clear';
+  // A way that nobody measured may have been any.
+  if (travelMm === null) return result === 'slid' ? 'mind' : 'untested';
+  return 'clear';
 }
 const WORST: readonly Severity[] = ['stop', 'mind', 'untested', 'clear'];
 
@@ -72,9 +74,11 @@ export const benchJudge: Judge = {
 function told({ upper, lower, tests }: BenchSubject, worst: BenchTest, ctx: Context): Finding {
   const person = lower.root.kind === 'harness' ? ctx.index.person(lower.root.person)?.item : null;
   const went = benchSeverity(worst);
-  const heaviestKg = Math.max(0, ...tests.flatMap((t) => t.loadKg ?? []));
-  const lighter = person !== null && person !== undefined && heaviestKg < person.massKg;
-  const drier = ctx.setup.site.weather !== 'dry' && !tests.some((t) => t.weather === ctx.setup.site.weather);
+  const { weather } = ctx.setup.site;
+  // Weight and weather of one and the same try; who hangs there and is not chosen may have any weight.
+  const asHere = tests.filter((t) => weather === 'dry' || t.weather === weather);
+  const drier = asHere.length === 0;
+  const lighter = !drier && !(person && asHere.some((t) => (t.loadKg ?? 0) >= person.massKg));
   const severity: Severity = went !== 'clear' ? went : lighter || drier ? 'untested' : 'clear';
   const [up, low] = [literal(upper.label.toLowerCase()), literal(lower.label.toLowerCase())];
   return finding({
@@ -90,16 +94,18 @@ function told({ upper, lower, tests }: BenchSubject, worst: BenchTest, ctx: Cont
             : `In your own try the ${low} slid before it held.`
           : severity === 'untested'
             ? lighter
-              ? `In your own try the ${low} held less than the weight of who hangs in it here.`
-              : `In your own try the ${low} held on a dry rope; this one is not dry.`
+              ? `In your own try the ${low} is not known to have held the weight of who hangs in it here.`
+              : drier
+                ? `In no try of your own the rope was ${weather}, as it is here.`
+                : `In your own try the ${low} held; how far it slid first was not written down.`
             : `In your own try the ${low} held when the ${up} was pushed onto it.`,
     because: `${tests.length === 1 ? 'One try' : `${tests.length} tries`} of this pair on this rope and connector${tests.length > 1 ? '; the worst one counts' : ''}: ${BENCH_RESULTS[worst.result].toLowerCase()}${worst.travelMm === null ? '' : ', after {travel}'}. A try says what happened, not what will happen.`,
     remedy:
-      went === 'clear'
-        ? severity === 'untested'
-          ? 'Try it again near the ground, with the whole weight and the rope as it is.'
-          : ''
-        : 'Do not count on the lower one: put one with teeth below, use a second rope, or tie knots below you.',
+      severity === 'clear'
+        ? ''
+        : severity === 'untested'
+          ? 'Try it again near the ground, with the whole weight, the rope as it is, and the way measured.'
+          : 'Do not count on the lower one: put one with teeth below, use a second rope, or tie knots below you.',
     numbers:
       worst.travelMm === null
         ? []
