@@ -47,7 +47,7 @@ const refused = (read: string, message: string): FileResult<Document> => ({
 
 /** The document in a code; what is cut off, mistyped or no set-up is refused whole, as a file is. */
 export async function documentOf(code: string): Promise<FileResult<Document>> {
-  const told = `${JSON.stringify(code.slice(0, 20))} and ${Math.max(0, code.length - 20)} more characters`;
+  const told = JSON.stringify(code.slice(0, 20)) + (code.length > 20 ? ` and ${code.length - 20} more characters` : '');
   if (code === '') return refused('nothing', 'The link carries no set-up: what stands behind the # is missing.');
   if (code.length > LONGEST_CODE) return refused(told, `A link carries at most ${LONGEST_CODE} characters.`);
   try {
