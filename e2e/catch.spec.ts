@@ -64,6 +64,9 @@ test('plan a lead belay, see the device reach the first piece, take the remedy o
 test('the page says what the core computes, and a handle moves what it is about', async ({ page }) => {
   await open(page, '/demo/setups/setup-wall-lead/catch?climberM=10&lastPieceM=8&firstPieceM=3&slackM=0.5&besideM=1');
   const question: FallQuestion = {
+    from: 'ground',
+    clipped: 'pieces',
+    tetherM: 0.5,
     climberM: 10,
     lastPieceM: 8,
     firstPieceM: 3,
@@ -169,4 +172,32 @@ test('how it is held: the grips of this device beside the right one, mirrored fo
   // A card is for the crag: it shows the rig, not the lesson.
   await open(page, '/demo/setups/setup-wall-lead/card');
   await expect(page.getByRole('group', { name: 'Grips' })).toHaveCount(0);
+});
+
+test('from a stance with nothing clipped a fall goes past the belay; a piece before one leaves it, or the belay on the anchor, changes that', async ({
+  page,
+}) => {
+  await open(page, '/demo/setups/setup-wall-lead/catch?climberM=5&ledgeM=0');
+  await expect(verdict(page)).toBeVisible();
+  // On the ground nobody is asked what a stance is asked.
+  await expect(page.getByLabel('The leader has clipped')).toHaveCount(0);
+  await page.getByLabel('Where the belayer is').selectOption({ label: 'At a stance, tied to its anchor' });
+  await page.getByLabel('The leader has clipped').selectOption({ label: 'Nothing above the stance' });
+  await page.getByLabel('Ground or ledge below the climber').fill('-40');
+  await page.getByLabel('Ground or ledge below the climber').press('Tab');
+  const past = page.locator('[data-finding="catch.past-belay"]');
+  await expect(past).toHaveAttribute('data-severity', 'stop');
+  await expect(page.getByLabel('Last piece clipped')).toHaveCount(0);
+  await expect(page.getByRole('slider', { name: 'Last piece' })).toHaveCount(0);
+  await expect(page.locator('[data-remedy="direct"]')).toBeVisible();
+  await page.reload();
+  await expect(past).toHaveAttribute('data-severity', 'stop');
+
+  await page.getByRole('button', { name: /^Do it so: Clip a good piece/ }).click();
+  await expect(page.getByLabel('Last piece clipped')).toHaveValue('2');
+  await expect(page.locator('[data-finding="catch.first-piece"]')).toBeAttached();
+  await expect(past).toHaveCount(0);
+  // The device on the anchor is drawn nowhere.
+  await expect(page.locator('[data-remedy="direct"] td').first()).toHaveText('0');
+  expect(await seriousAxe(page)).toEqual([]);
 });

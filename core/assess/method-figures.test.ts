@@ -79,6 +79,7 @@ const FALL: Fall = {
   dampingRatio: 0.15,
   slipN: Infinity,
   belayer: 'fixed',
+  tetherM: Infinity,
   stepUpMPerS: 0,
   besideM: 0,
   deviceM: 1,

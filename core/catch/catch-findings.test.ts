@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { METRIC, renderFinding } from '../finding/index.ts';
-import { indexOf, type Setup } from '../rig/index.ts';
+import { indexOf, slipOf, type Setup } from '../rig/index.ts';
 import { SETUPS } from '../samples/index.ts';
 import { exactly, interval } from '../units/index.ts';
 import {
@@ -27,6 +27,9 @@ import {
 } from './index.ts';
 
 const QUESTION: FallQuestion = {
+  from: 'ground',
+  clipped: 'pieces',
+  tetherM: 0.5,
   climberM: 10,
   lastPieceM: 8,
   firstPieceM: 3,
@@ -41,8 +44,10 @@ const SCENARIO: Scenario = {
   climberKg: 80,
   belayerKg: 75,
   belayer: 'free',
+  deviceOn: 'harness',
   modulusKn: interval(18, 24, 45),
   slipKn: interval(0.7, 1.5, 3),
+  slipPastKn: interval(0.3, 0.5, 0.8),
   handN: interval(150, 230, 330),
   ratio: interval(1.5, 1.8, 2.5),
 };
@@ -119,6 +124,57 @@ describe('catch.hand', () => {
         'catch.hand'
       ],
     ).toBe('clear'));
+});
+
+describe('from a stance', () => {
+  const stance = (patch: Partial<FallQuestion> = {}, more: Partial<Scenario> = {}) =>
+    asking({ from: 'stance', ledgeM: -60, ...patch }, more);
+  const past = (patch: Partial<FallQuestion> = {}, more: Partial<Scenario> = {}) =>
+    stance({ clipped: 'none', climberM: 6, ...patch }, more);
+  it('nothing clipped: stop, however soft the catch, and the force of factor two where nothing slips', () => {
+    const s = past({ slackM: 0 }, { slipPastKn: exactly(99), modulusKn: exactly(24.1) });
+    const fall = { ...fallOf(s, BEST), dampingRatio: 0 };
+    expect(fall).toMatchObject({ freeFallM: 10, climberSideM: 5, belayerSideM: 0, belayer: 'fixed' });
+    // Wexler 1950, f 2, k 24.1 kN, 80 kg: 9.52 kN. A step may pass the peak by a part in a thousand.
+    expect(simulateCatch(fall).climberN / 9520).toBeCloseTo(1, 2);
+    const [first] = catchFindings(s, runsOf(s));
+    expect(first).toMatchObject({ code: 'catch.past-belay', severity: 'stop' });
+    expect(renderFinding(first!, METRIC).because).toMatch(/^It is 10.m deep .*, 2× as deep/);
+    expect(found(past({ climberM: 1.2 }))['catch.past-belay']).toBe('stop');
+  });
+  it('a hand beside the load holds so little that rope runs through it until it burns', () => {
+    expect(found(past({}, { slipPastKn: interval(0.2, 0.5, 0.9) }))['catch.hand']).toBe('stop');
+    expect(found(past({}, { slipPastKn: exactly(0.2) }))['catch.clearance']).toBe('stop');
+  });
+  it('slack makes the fall longer and the factor smaller; the tether takes from what is left below', () => {
+    const [tight, slack] = [fallOf(past({ slackM: 0 }), BEST), fallOf(past({ slackM: 1 }), BEST)];
+    expect(slack.freeFallM).toBe(tight.freeFallM + 1);
+    expect(slack.freeFallM / slack.climberSideM).toBeLessThan(tight.freeFallM / tight.climberSideM);
+    expect(fallOf(past({ tetherM: 2 }), BEST).roomM).toBeCloseTo(fallOf(past({ tetherM: 0 }), BEST).roomM - 2, 9);
+    expect(fallOf({ ...past({ tetherM: 2 }), deviceOn: 'anchor' }, BEST).roomM).toBeCloseTo(
+      fallOf(past({ tetherM: 0 }), BEST).roomM,
+      9,
+    );
+  });
+  it('an early piece an arm above the head turns it into a fall on that piece', () => {
+    const better = REMEDIES['early-piece'].apply(past({}))!;
+    expect(better.question).toMatchObject({ clipped: 'pieces', firstPieceM: 2, lastPieceM: 2 });
+    expect(found(better)).not.toHaveProperty('catch.past-belay');
+    // One step above the stance it cannot be clipped above the climber.
+    expect(REMEDIES['early-piece'].apply(past({ climberM: 1.5 }))!.question.lastPieceM).toBe(1.5);
+  });
+  it('with a piece clipped the belayer is drawn as far as the tether lets them, no farther', () => {
+    const light = stance({ firstPieceM: 8, lastPieceM: 8, tetherM: 0.4 }, { belayerKg: 45, slipKn: exactly(8) });
+    const caught = simulateCatch(fallOf(light, BEST));
+    expect(caught.reachedPiece).toBe(false);
+    expect(caught.liftM).toBeGreaterThan(0.35);
+    // A step of 4 ms at the few m/s of a catch.
+    expect(caught.liftM).toBeLessThan(0.43);
+    const loose = simulateCatch(fallOf(stance({ firstPieceM: 8, lastPieceM: 8, tetherM: 3 }, { belayerKg: 45 }), BEST));
+    expect(loose.liftM).toBeGreaterThan(caught.liftM);
+    // On the ground no tether is asked for.
+    expect(fallOf(asking({ tetherM: 0.1 }), BEST).tetherM).toBe(Infinity);
+  });
 });
 
 describe('what many falls give', () => {
@@ -205,6 +261,11 @@ describe('a moment that cannot be', () => {
     [{ firstPieceM: 8 }, ['The second piece stands below the first one.']],
     [{ firstPieceM: 8.1, secondPieceM: null }, ['The first piece stands above the last one.']],
     [{ ledgeM: 10 }, ['Ground or ledge stands above the climber.']],
+    [{ ledgeM: -3 }, ['Ground or ledge lies below the ground the belayer stands on.']],
+    [{ ledgeM: -3, from: 'stance' }, []],
+    // Pieces that are not clipped stand nowhere.
+    [{ firstPieceM: 9, from: 'stance', clipped: 'none' }, []],
+    [{ climberM: 0.9, from: 'stance', clipped: 'none' }, ['The climber is below the belay: nobody leads there.']],
   ])('%j', (patch, says) => expect(questionIssues({ ...QUESTION, ...patch })).toEqual(says));
 });
 
@@ -273,7 +334,7 @@ describe('remedies', () => {
   it('ballast and added friction are as much as they are said to be', () => {
     const plain = asking({}, { belayerKg: 50, ratio: interval(1, 2, 3) });
     expect(REMEDIES.ballast.apply(plain)!.belayerKg).toBe(65);
-    const { low, best: middle, high } = REMEDIES.resistor.apply(plain).ratio;
+    const { low, best: middle, high } = REMEDIES.resistor.apply(plain)!.ratio;
     expect([low, middle, high]).toEqual([1.3, 3.2, 6]);
   });
   it('more than one fall in a hundred that ends badly is a stop, fewer are minded', () => {
@@ -311,6 +372,23 @@ describe('remedies', () => {
     expect(REMEDIES['less-slack'].apply(asking({ slackM: 0.1 }))).toBeNull();
     expect(REMEDIES.anchored.apply(asking({}, { belayer: 'anchored' }))).toBeNull();
     expect(REMEDIES.ballast.apply(asking({}, { belayer: 'anchored' }))).toBeNull();
+    expect(REMEDIES.direct.apply(asking({}, { belayer: 'anchored' }))).toBeNull();
+    expect(REMEDIES.direct.apply(asking({}, { deviceOn: 'anchor' }))).toBeNull();
+    expect(REMEDIES['early-piece'].apply(asking({}))).toBeNull();
+    // Below the belay no piece is early, and a fall past it runs over no friction and draws nobody to a wall.
+    const past = asking({ from: 'stance', clipped: 'none' });
+    for (const id of ['second-piece', 'at-the-wall', 'step-up', 'ballast', 'resistor', 'anchored'] as const)
+      expect(REMEDIES[id].apply(past), id).toBeNull();
+    expect(REMEDIES['early-piece'].apply(asking({ from: 'stance', clipped: 'none', climberM: 0.9 }))).toBeNull();
+  });
+  it('a direct belay moves nowhere, and the catch is harder for it', () => {
+    const direct = REMEDIES.direct.apply(lead)!;
+    expect(best(direct).share.reachesPiece).toBe(0);
+    expect(best(direct).spread.liftM.high).toBe(0);
+    expect(best(direct).spread.climberN.best).toBeGreaterThan(best(lead).spread.climberN.best);
+    const [first] = catchFindings(direct, best(direct));
+    expect(first).toMatchObject({ code: 'catch.first-piece', severity: 'clear' });
+    expect(first!.says).toMatch(/hangs on the anchor/);
   });
 });
 
@@ -330,6 +408,16 @@ describe('from the rig', () => {
       expect(got.scenario.belayerKg).toBe(people.find((p) => p.id === 'belayer')!.item!.massKg);
       expect(got.scenario.modulusKn.low).toBeGreaterThan(10);
     }
+  });
+  it('past the belay the strands hang side by side: 2.19 of the turn of a tube instead of 6.66 (judgement.md)', () => {
+    const index = indexOf(sample('belay-leader'));
+    const got = scenarioOf(index, catchIn(index)!, usualQuestion(index));
+    if (!got.ok) throw new Error('not chosen');
+    const { slipKn, slipPastKn } = got.scenario;
+    expect(slipPastKn.best).toBeLessThan(slipKn.best);
+    expect(slipKn.best / slipPastKn.best).toBeGreaterThan(2);
+    // The same as the device would hold at an anchor with load and hand straight down.
+    expect(slipPastKn).toEqual(slipOf(index, catchIn(index)!, 0));
   });
   it('says what is missing', () => {
     const setup = structuredClone(sample('belay-leader'));

@@ -1,8 +1,9 @@
 import { finding, type Finding } from '../finding/index.ts';
 import { threshold } from '../sources/index.ts';
-import { exactly } from '../units/index.ts';
+import { exactly, scale } from '../units/index.ts';
 import type { CatchRuns } from './runs.ts';
-import { wayLeftM, type Scenario } from './scenario.ts';
+import { pastBelay } from './question.ts';
+import { BEST, fallOf, isFixed, wayLeftM, type Scenario } from './scenario.ts';
 
 /** "In 7 of 100 falls"; what happens in less than one of a hundred is not rounded to none. */
 export function ofHundred(share: number): string {
@@ -14,9 +15,9 @@ export function ofHundred(share: number): string {
 /** What many falls of one scenario say. */
 export function catchFindings(scenario: Scenario, result: CatchRuns): Finding[] {
   return [
-    firstPiece(scenario, result),
+    pastBelay(scenario.question) ? past(scenario, result) : firstPiece(scenario, result),
     clearance(result),
-    stance(scenario, result),
+    ...(pastBelay(scenario.question) ? [] : [stance(scenario, result)]),
     ...(scenario.handN ? [hand(result)] : []),
   ];
 }
@@ -24,16 +25,19 @@ export function catchFindings(scenario: Scenario, result: CatchRuns): Finding[] 
 function firstPiece(scenario: Scenario, { share, spread }: CatchRuns): Finding {
   const { reachesPiece } = share;
   const stop = reachesPiece > threshold('shareStop');
-  const held = scenario.belayer === 'anchored';
+  const held = isFixed(scenario);
+  const direct = scenario.deviceOn === 'anchor';
   return finding({
     code: 'catch.first-piece',
     severity: stop ? 'stop' : reachesPiece > 0 ? 'mind' : 'clear',
     subject: ['belayer'],
     says: held
-      ? 'The belayer is tied down: the device stays away from the first piece.'
+      ? direct
+        ? 'The device hangs on the anchor: it stays away from the first piece.'
+        : 'The belayer is tied down: the device stays away from the first piece.'
       : `${ofHundred(reachesPiece)} your device reaches the first piece.`,
     because: held
-      ? 'The pull goes to the anchor of the belayer, and the catch is harder for it.'
+      ? `The pull goes to the anchor${direct ? '' : ' of the belayer'}, and the catch is harder for it.`
       : `There are {way} from the device to it; the belayer is lifted by {lift~}.${reachesPiece > 0 ? ' There a cam is pressed open, a hand is drawn in and lets go.' : ''}`,
     remedy: reachesPiece > 0 ? 'See below which change helps most; then look again.' : '',
     numbers: [
@@ -44,6 +48,26 @@ function firstPiece(scenario: Scenario, { share, spread }: CatchRuns): Finding {
         value: exactly(wayLeftM(scenario)),
       },
       { key: 'lift', label: 'Belayer is lifted', quantity: 'lengthM', value: spread.liftM },
+    ],
+  });
+}
+
+/** A fall past the belay: nothing takes it but the device and what it hangs on. */
+function past(scenario: Scenario, { spread }: CatchRuns): Finding {
+  const fall = fallOf(scenario, BEST);
+  const direct = scenario.deviceOn === 'anchor';
+  return finding({
+    code: 'catch.past-belay',
+    severity: 'stop',
+    subject: ['belayer'],
+    says: 'Nothing above the stance is clipped: a fall goes past the belay.',
+    because: `It is {free} deep before the rope comes tight, {factor} as deep as the rope that is out is long, and pulls the ${direct ? 'anchor' : 'belayer and the anchor'} down with {force~}. Load and brake strand hang side by side there: a tube hardly brakes, and whether a cam grips is for its maker to say.`,
+    remedy:
+      'Clip a good piece before the leader leaves the stance, or lead the rope through a point of the anchor above.',
+    numbers: [
+      { key: 'free', label: 'Fall before the rope comes tight', quantity: 'lengthM', value: exactly(fall.freeFallM) },
+      { key: 'factor', label: 'Fall factor', quantity: 'ratio', value: exactly(fall.freeFallM / fall.climberSideM) },
+      { key: 'force', label: 'Force on the belay', quantity: 'strengthKn', value: scale(spread.pieceN, 0.001) },
     ],
   });
 }
@@ -63,9 +87,11 @@ function clearance({ share, spread }: CatchRuns): Finding {
   });
 }
 
-function stance({ question, belayer }: Scenario, { spread }: CatchRuns): Finding {
-  const drawn = belayer === 'free' && spread.towardsWallM.high > threshold('drawnMindM');
-  const far = belayer === 'free' && question.besideM > threshold('stanceMindM');
+function stance(scenario: Scenario, { spread }: CatchRuns): Finding {
+  const { question } = scenario;
+  const free = !isFixed(scenario);
+  const drawn = free && spread.towardsWallM.high > threshold('drawnMindM');
+  const far = free && question.besideM > threshold('stanceMindM');
   return finding({
     code: 'catch.stance',
     severity: drawn || far ? 'mind' : 'clear',

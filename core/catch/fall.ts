@@ -20,6 +20,8 @@ export interface Fall {
   readonly slipN: number;
   /** `fixed`: tied to an anchor, or the device hangs on it. `free`: stands on the ground and can be pulled off it. */
   readonly belayer: 'fixed' | 'free';
+  /** How far a belayer who is not fixed can be drawn before a tether holds, m, >= 0; Infinity: there is none. */
+  readonly tetherM: number;
   /** Speed upwards of a belayer who steps or jumps up with the catch, m/s, >= 0. */
   readonly stepUpMPerS: number;
   /** From the wall to the belayer, m, >= 0. */

@@ -8,6 +8,7 @@ import {
   hangingBy,
   linesOf,
   loadOf,
+  slipOf,
   ropesIn,
   type Attachment,
   type RigIndex,
@@ -27,7 +28,15 @@ export const catchIn = (index: RigIndex): Attachment | undefined =>
 export function usualQuestion(index: RigIndex): FallQuestion {
   const { setup } = index;
   const belayer = setup.persons.find((p) => p.role === 'belayer');
-  const kept = { slackM: 0.5, besideM: belayer?.fromWallM ?? 1, ledgeM: 0, step: 'stands' } as const;
+  const kept = {
+    from: 'ground',
+    clipped: 'pieces',
+    tetherM: 0.5,
+    slackM: 0.5,
+    besideM: belayer?.fromWallM ?? 1,
+    ledgeM: 0,
+    step: 'stands',
+  } as const;
   const led = setup.lines.find((l) => l.kind === 'led');
   if (led) {
     const heights = led.runners.map((r) => r.heightM).sort((a, b) => a - b);
@@ -71,6 +80,7 @@ export function scenarioOf(
   ).flatMap(([what, there]) => (there ? [] : [what]));
   if (!climber || !braker?.item || !end?.item || !ropes || !load) return { ok: false, missing };
   const runs = handOffIn(end.item, load.use) === 'runs';
+  const held = constant(runs ? 'belaySlipKn' : 'assistedSlipKn');
   const { diameterMm } = diameterOf(ropes.ropeA);
   const { weather } = index.setup.site;
   const over = linesOf(index, a.end)[0]?.kind === 'over';
@@ -81,8 +91,11 @@ export function scenarioOf(
       climberKg: climber.massKg,
       belayerKg: braker.item.massKg,
       belayer: braker.stands === 'anchored' ? 'anchored' : 'free',
+      deviceOn: 'harness',
       modulusKn: load.modulusKn,
-      slipKn: (runs ? load.slipKn : null) ?? constant(runs ? 'belaySlipKn' : 'assistedSlipKn'),
+      slipKn: (runs ? load.slipKn : null) ?? held,
+      // Past the belay the load pulls down beside the hand, and the strands are hardly bent.
+      slipPastKn: (runs ? slipOf(index, a, 0) : null) ?? held,
       handN: runs ? handForceN(braker.item, { diameterMm: diameterMm.best, weather }).forceN : null,
       ratio: constant(over ? 'runnerRatio' : 'runnersRatio'),
     },

@@ -1,7 +1,7 @@
 import { constant, threshold } from '../sources/index.ts';
 import { interval, type Interval } from '../units/index.ts';
 import type { Caught, Fall } from './fall.ts';
-import type { FallQuestion } from './question.ts';
+import { pastBelay, type FallQuestion } from './question.ts';
 import { wayToPieceM } from './simulate.ts';
 
 /** One fall as it is known: what is not known for sure is an interval. */
@@ -11,10 +11,14 @@ export interface Scenario {
   readonly climberKg: number;
   readonly belayerKg: number;
   readonly belayer: 'free' | 'anchored';
+  /** On the belayer's harness, or directly on the anchor: then nobody is drawn anywhere. */
+  readonly deviceOn: 'harness' | 'anchor';
   /** k of the rope, kN. */
   readonly modulusKn: Interval;
-  /** Force at which rope runs through the device, kN. */
+  /** Force at which rope runs through the device, kN; the load pulls away from the brake hand, up towards a piece. */
   readonly slipKn: Interval;
+  /** The same where the load pulls down beside the brake strand, as in a fall past the belay, kN. */
+  readonly slipPastKn: Interval;
   /** What the hand holds, N; null: no hand is needed to hold. Tells how much heat comes into the palm. */
   readonly handN: Interval | null;
   /** r of the line of runners. */
@@ -25,6 +29,8 @@ export interface Scenario {
 export const DEVICE_HEIGHT_M = threshold('deviceHeightM');
 /** Tie-in above the feet, m. */
 export const TIE_IN_ABOVE_FEET_M = threshold('tieInAboveFeetM');
+/** A piece that can be reached from the stance: an arm above the head, m. */
+const EARLY_PIECE_M = threshold('earlyPieceM');
 /** Less rope than this never stretches alone: knot, harness and body give as much, m. */
 const LEAST_SIDE_M = 0.3;
 
@@ -57,11 +63,43 @@ export function valueAt({ low, best, high }: Interval, share: number): number {
 const slackOf = ({ slackM }: FallQuestion): Interval => interval(slackM * (2 / 3), slackM, slackM * 1.5);
 
 /** Is the climber above the last piece, so that the fall goes past it? On a top rope never. */
-export const leads = ({ climberM, lastPieceM }: FallQuestion): boolean => climberM > lastPieceM;
+export const leads = (q: FallQuestion): boolean => pastBelay(q) || q.climberM > q.lastPieceM;
+
+/** Does nothing move the device: tied down, on the anchor, or pulled down onto the anchor by a fall past it? */
+export const isFixed = ({ belayer, deviceOn, question }: Scenario): boolean =>
+  belayer === 'anchored' || deviceOn === 'anchor' || pastBelay(question);
+
+/** A fall that nothing but the belay holds: the whole rope out is between climber and device, and it runs over nothing. */
+function fallPast({ question: q, climberKg, belayerKg, slipPastKn, modulusKn, deviceOn }: Scenario, draw: Draw): Fall {
+  const slackM = valueAt(slackOf(q), draw.slack);
+  const aboveM = Math.max(0, q.climberM - DEVICE_HEIGHT_M);
+  const freeFallM = 2 * aboveM + slackM;
+  // A belayer on a tether goes down with the fall: so much less is left below.
+  const downWithM = deviceOn === 'anchor' ? 0 : q.tetherM;
+  return {
+    climberKg,
+    belayerKg,
+    climberSideM: Math.max(LEAST_SIDE_M, aboveM + slackM),
+    belayerSideM: 0,
+    freeFallM,
+    ratio: 1,
+    modulusN: valueAt(modulusKn, draw.modulus) * 1000,
+    dampingRatio: valueAt(constant('ropeDamping'), draw.damping),
+    slipN: valueAt(slipPastKn, draw.slip) * 1000,
+    belayer: 'fixed',
+    tetherM: 0,
+    stepUpMPerS: 0,
+    besideM: 0,
+    deviceM: DEVICE_HEIGHT_M,
+    firstPieceM: DEVICE_HEIGHT_M,
+    roomM: q.climberM - freeFallM - downWithM - TIE_IN_ABOVE_FEET_M - q.ledgeM,
+  };
+}
 
 /** The fall of a scenario for one draw. */
 export function fallOf(scenario: Scenario, draw: Draw): Fall {
   const { question: q, climberKg, belayerKg } = scenario;
+  if (pastBelay(q)) return fallPast(scenario, draw);
   const slackM = valueAt(slackOf(q), draw.slack);
   const aboveM = q.climberM - q.lastPieceM;
   const sideM = Math.abs(aboveM);
@@ -78,7 +116,8 @@ export function fallOf(scenario: Scenario, draw: Draw): Fall {
     modulusN: valueAt(scenario.modulusKn, draw.modulus) * 1000,
     dampingRatio: valueAt(constant('ropeDamping'), draw.damping),
     slipN: valueAt(scenario.slipKn, draw.slip) * 1000,
-    belayer: scenario.belayer === 'free' ? 'free' : 'fixed',
+    belayer: isFixed(scenario) ? 'fixed' : 'free',
+    tetherM: q.from === 'stance' ? q.tetherM : Infinity,
     stepUpMPerS: q.step === 'steps-up' ? valueAt(constant('stepUpMPerS'), draw.step) : 0,
     ...geometry,
     roomM: q.climberM - freeFallM - TIE_IN_ABOVE_FEET_M - q.ledgeM,
@@ -95,9 +134,22 @@ export const palmJ = (scenario: Scenario, draw: Draw, { slipM }: Caught): number
 
 /** Ways to make a fall of this kind end better, as changes of the scenario; null: it is so already, or it cannot be done here. */
 export const REMEDIES = {
+  'early-piece': {
+    label: 'Clip a good piece before leaving the stance',
+    apply: (s: Scenario) =>
+      pastBelay(s.question) && s.question.climberM > DEVICE_HEIGHT_M
+        ? withQuestion(s, {
+            clipped: 'pieces',
+            firstPieceM: Math.min(EARLY_PIECE_M, s.question.climberM),
+            lastPieceM: Math.min(EARLY_PIECE_M, s.question.climberM),
+            secondPieceM: null,
+          })
+        : null,
+  },
   'second-piece': {
     label: 'Clip the second piece, then come back and unclip the first',
     apply: (s: Scenario) =>
+      !pastBelay(s.question) &&
       s.question.secondPieceM !== null &&
       s.question.secondPieceM > s.question.firstPieceM &&
       s.question.secondPieceM <= s.question.lastPieceM
@@ -106,12 +158,13 @@ export const REMEDIES = {
   },
   'at-the-wall': {
     label: 'Stand half a metre from the wall',
-    apply: (s: Scenario) => (s.question.besideM > 0.5 ? withQuestion(s, { besideM: 0.5 }) : null),
+    apply: (s: Scenario) =>
+      !pastBelay(s.question) && s.question.besideM > 0.5 ? withQuestion(s, { besideM: 0.5 }) : null,
   },
   'step-up': {
     label: 'Step up with the catch',
     apply: (s: Scenario) =>
-      s.belayer === 'free' && s.question.step === 'stands' ? withQuestion(s, { step: 'steps-up' }) : null,
+      !isFixed(s) && s.question.step === 'stands' ? withQuestion(s, { step: 'steps-up' }) : null,
   },
   'less-slack': {
     label: 'Take in to a hand’s width of slack',
@@ -119,19 +172,25 @@ export const REMEDIES = {
   },
   ballast: {
     label: `A rucksack of ${threshold('ballastKg')} kg on the belayer`,
-    apply: (s: Scenario) => (s.belayer === 'free' ? { ...s, belayerKg: s.belayerKg + threshold('ballastKg') } : null),
+    apply: (s: Scenario) => (!isFixed(s) ? { ...s, belayerKg: s.belayerKg + threshold('ballastKg') } : null),
   },
   resistor: {
     label: 'A connector that adds friction in the first piece',
     apply: (s: Scenario) => {
+      if (pastBelay(s.question)) return null;
       const more = constant('resistorRatio');
       const { ratio } = s;
       return { ...s, ratio: interval(ratio.low * more.low, ratio.best * more.best, ratio.high * more.high) };
     },
   },
   anchored: {
-    label: 'Tie the belayer low and in line, or belay from the anchor',
-    apply: (s: Scenario) => (s.belayer === 'free' ? { ...s, belayer: 'anchored' as const } : null),
+    label: 'Tie the belayer low and in line',
+    apply: (s: Scenario) => (!isFixed(s) ? { ...s, belayer: 'anchored' as const } : null),
+  },
+  direct: {
+    label: 'Belay directly from an anchor that is beyond doubt',
+    apply: (s: Scenario) =>
+      s.deviceOn === 'harness' && s.belayer === 'free' ? { ...s, deviceOn: 'anchor' as const } : null,
   },
 } as const satisfies Record<string, { readonly label: string; readonly apply: (s: Scenario) => Scenario | null }>;
 export type RemedyId = keyof typeof REMEDIES;

@@ -16,6 +16,7 @@ const FALL: Fall = {
   dampingRatio: 0,
   slipN: Infinity,
   belayer: 'fixed',
+  tetherM: Infinity,
   stepUpMPerS: 0,
   besideM: 0,
   deviceM: 1,

@@ -25,7 +25,7 @@ export const wayToPieceM = ({
  * One fall, from the moment the rope comes tight until climber and belayer have both turned. Two bodies; the rope a spring with a damper on each
  * side of the last runner, with dry friction over the runners (rope moves only where the forces on both sides differ by more than the ratio) and
  * in the device above its slip force; the belayer a point that the rope pulls towards the first runner, standing on the ground with shoes that
- * hold, stopped by the wall and by the runner. Leapfrog in time; friction by return to the limit in every step.
+ * hold, stopped by the wall, by a tether and by the runner. Leapfrog in time; friction by return to the limit in every step.
  *
  * Not in it: swing of the climber, rock under foot, knots drawing tight, rope over an edge, the body's own give, a hand that lets go.
  *
@@ -197,8 +197,10 @@ export function simulateCatch(fall: Fall, each?: (moment: CatchMoment) => void, 
         vy = 0;
       }
       reach = Math.sqrt(px * px + py * py);
-      if (reachM - reach >= wayM || py <= 0) {
-        caught.reachedPiece = true;
+      const drawnM = Math.hypot(besideM - px, groundY - py);
+      const atPiece = reachM - reach >= wayM || py <= 0;
+      if (atPiece || drawnM >= fall.tetherM) {
+        caught.reachedPiece = atPiece;
         held = true;
         vx = 0;
         vy = 0;

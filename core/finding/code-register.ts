@@ -65,6 +65,7 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'rig.label-contradicts': ['Label and measurement contradict each other', FALSE],
   'rig.joining-knot': ['Joining knot rolls or catches', FALSE],
   'catch.first-piece': ['The device is drawn to the first piece', CATCH],
+  'catch.past-belay': ['A fall past the belay', CATCH],
   'catch.clearance': ['Room below the feet in a fall', CATCH],
   'catch.stance': ['Belayer and the wall', CATCH],
   'catch.hand': ['Rope runs through the hand in a fall', CATCH],

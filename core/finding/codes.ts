@@ -33,6 +33,7 @@ export const CODE_SOURCES = {
   'rig.label-contradicts': ['entered', 'memory-diameter', 'memory-rope-length'],
   'rig.joining-knot': ['practice-joining-knot', 'entered'],
   'catch.first-piece': ['practice-catch', 'memory-catch', 'impulse'],
+  'catch.past-belay': ['practice-catch', 'memory-catch', 'wexler-1950'],
   'catch.clearance': ['practice-catch', 'memory-catch', 'wexler-1950'],
   'catch.stance': ['practice-catch', 'memory-catch', 'impulse'],
   'catch.hand': ['memory-catch', 'memory-hand-force', 'euler-eytelwein'],

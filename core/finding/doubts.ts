@@ -40,6 +40,7 @@ export const DOUBTS = {
   'rig.label-contradicts': 'none',
   'rig.joining-knot': 'none',
   'catch.first-piece': 'none',
+  'catch.past-belay': 'none',
   'catch.clearance': 'none',
   'catch.stance': 'none',
   'catch.hand': 'none',

@@ -34,7 +34,7 @@ export {
   type Site,
   type SlingPiece,
 } from './elements.ts';
-export { brakeAngleOf, jobOf, loadOf, onSmoothSide, slackFactor, useOf } from './load.ts';
+export { brakeAngleOf, jobOf, loadOf, onSmoothSide, slackFactor, slipOf, useOf } from './load.ts';
 export { rigIssues, setupSchema, SITE_REFS, TEMPLATE_IDS, type Setup, type TemplateId } from './model.ts';
 export {
   belaysFromHarness,

@@ -49,8 +49,9 @@ export const onSmoothSide = (end: DeviceEnd): boolean => end.brakeSide !== 'groo
 /**
  * Force at which the rope slips through a device that a hand brakes: its ratio times the force of this hand. Check: grooved tube, 10 mm, 230 N:
  * 1.53 kN. null while one of them is not chosen, or where no hand brakes.
+ * @param lipRad how far the brake strand is bent away from the loaded one, rad; left out: as the rig says.
  */
-function slipOf(index: RigIndex, a: Attachment): Interval | null {
+export function slipOf(index: RigIndex, a: Attachment, lipRad = brakeAngleOf(a)): Interval | null {
   const end = deviceOf(a);
   const braker = end ? brakerOf(index, end)?.item : null;
   const ropes = ropesIn(index, a.end);
@@ -61,7 +62,6 @@ function slipOf(index: RigIndex, a: Attachment): Interval | null {
   const diameterMm = Math.min(...[ropeA, ropeB ?? ropeA].map((r) => diameterOf(r).diameterMm.best));
   const { weather } = index.setup.site;
   const slipN = (conditions: Conditions): Interval => {
-    const lipRad = brakeAngleOf(a);
     const exponent = deviceExponent({
       brake,
       conditions,

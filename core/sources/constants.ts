@@ -422,6 +422,7 @@ export const CONSTANTS = {
     'device and arm: so much before the first runner the belayer’s way ends',
     'practice-catch',
   ),
+  earlyPieceM: one(2, 'm', 'first piece that can be clipped from the stance: an arm above the head', 'memory-catch'),
   tieInAboveFeetM: one(1, 'm', 'tie-in above the feet of the climber', 'practice-catch'),
   clearanceMindM: one(1, 'm', 'room below the feet at the lowest point below which one minds', 'practice-catch'),
   stanceMindM: one(2, 'm', 'belayer farther from the wall than this: one minds', 'practice-catch'),

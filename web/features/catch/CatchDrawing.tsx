@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { useRef, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
-import { DEVICE_HEIGHT_M, type FallQuestion, type Frame } from '@core/catch';
+import { DEVICE_HEIGHT_M, pastBelay, type FallQuestion, type Frame } from '@core/catch';
 import { printQuantity } from '@core/units';
 import { usePreferences } from '../../app/preferences';
 import { Dimension, Label } from '../../drawing/parts';
@@ -19,6 +19,8 @@ const OFF_WALL_M = 0.35;
 interface CatchDrawingProps {
   readonly question: FallQuestion;
   readonly frame: Frame;
+  /** Where the climber's tie-in is at the lowest point, m; from a stance below nothing. */
+  readonly lowestM: number;
   /** On a top rope nothing is led: the rope runs over the anchor. */
   readonly led: boolean;
   readonly left: boolean;
@@ -28,12 +30,17 @@ interface CatchDrawingProps {
 const round = (m: number) => Math.round(m * 10) / 10;
 
 /** Wall, rope, climber and belayer to scale in metres, at one moment of the fall; what one would move in life is moved here. */
-export function CatchDrawing({ question: q, frame, led, left, onMove }: CatchDrawingProps) {
+export function CatchDrawing({ question: q, frame, lowestM, led, left, onMove }: CatchDrawingProps) {
   const { system } = usePreferences();
   const svg = useRef<SVGSVGElement>(null);
-  const topM = Math.max(q.climberM + 1, q.lastPieceM + 1, 6);
-  const y = scaleLinear([0, topM], [GROUND, TOP]);
-  const scale = (GROUND - TOP) / topM;
+  const past = pastBelay(q);
+  const stance = q.from === 'stance';
+  const topM = Math.max(q.climberM + 1, past ? 0 : q.lastPieceM + 1, 6);
+  // From a stance there is something below it: as far down as the fall goes, feet and all; a rope that runs on without end leaves the drawing.
+  const bottomM = stance ? Math.max(-2 * topM, Math.min(-2, lowestM - 1.5)) : 0;
+  const y = scaleLinear([bottomM, topM], [GROUND, TOP]);
+  const scale = (GROUND - TOP) / (topM - bottomM);
+  const floor = y(0);
   const x = (m: number) => WALL + m * scale;
   const say = (m: number) => printQuantity(m, 'lengthM', system);
   const bodyPx = Math.max(24, BODY_M * scale);
@@ -41,8 +48,9 @@ export function CatchDrawing({ question: q, frame, led, left, onMove }: CatchDra
   const climber = vec(x(OFF_WALL_M), y(frame.climberM));
   const belayerX = Math.min(WIDTH - 16, x(q.besideM - frame.towardsWallM));
   const device = vec(belayerX, y(DEVICE_HEIGHT_M + frame.liftM));
-  const first = vec(WALL + 4, y(q.firstPieceM));
-  const last = vec(WALL + 4, y(q.lastPieceM));
+  // With nothing clipped the rope runs from the device to the climber.
+  const first = past ? device : vec(WALL + 4, y(q.firstPieceM));
+  const last = past ? device : vec(WALL + 4, y(q.lastPieceM));
   const tight = frame.climberN > 0;
 
   const moveTo = (event: PointerEvent<SVGElement>): { heightM: number; besideM: number } => {
@@ -66,15 +74,15 @@ export function CatchDrawing({ question: q, frame, led, left, onMove }: CatchDra
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       className="w-full"
       role="group"
-      aria-label={`Drawing of the fall. Climber at ${say(frame.climberM)}, last piece at ${say(q.lastPieceM)}, first at ${say(q.firstPieceM)}, belayer ${say(q.besideM)} from the wall.`}
+      aria-label={`Drawing of the fall. Climber at ${say(frame.climberM)}, ${past ? 'nothing clipped' : `last piece at ${say(q.lastPieceM)}, first at ${say(q.firstPieceM)}`}, belayer ${say(q.besideM)} from the wall.`}
     >
       <g transform={left ? `translate(${WIDTH} 0) scale(-1 1)` : undefined}>
         <path
-          d={`M0 ${TOP - 20}H${WALL - 6}L${WALL} ${TOP + 40}L${WALL - 5} ${(TOP + GROUND) / 2}L${WALL} ${GROUND}H${WIDTH}V${HEIGHT}H0Z`}
+          d={`M0 ${TOP - 20}H${WALL - 6}L${WALL} ${TOP + 40}L${WALL - 5} ${(TOP + GROUND) / 2}${stance ? `L${WALL} ${floor}H${device.x + bodyPx * 0.5}L${WALL} ${floor + 16}V${HEIGHT}H0Z` : `L${WALL} ${GROUND}H${WIDTH}V${HEIGHT}H0Z`}`}
           fill="var(--rock)"
           stroke="var(--rock-line)"
         />
-        {q.ledgeM > 0 && (
+        {(q.ledgeM > 0 || (q.ledgeM < 0 && q.ledgeM > bottomM)) && (
           <path
             d={`M${WALL} ${y(q.ledgeM)}h26l-26 22z`}
             fill="var(--rock)"
@@ -88,13 +96,15 @@ export function CatchDrawing({ question: q, frame, led, left, onMove }: CatchDra
           />
           <path d={`M${device.x + 3} ${device.y + 2}q8 ${bodyPx * 0.2} 4 ${bodyPx * 0.36}`} />
         </g>
-        {(led
-          ? [
-              q.firstPieceM,
-              ...(q.secondPieceM !== null && q.secondPieceM < q.lastPieceM ? [q.secondPieceM] : []),
-              q.lastPieceM,
-            ]
-          : [q.lastPieceM]
+        {(past
+          ? []
+          : led
+            ? [
+                q.firstPieceM,
+                ...(q.secondPieceM !== null && q.secondPieceM < q.lastPieceM ? [q.secondPieceM] : []),
+                q.lastPieceM,
+              ]
+            : [q.lastPieceM]
         ).map((m) => (
           <circle key={m} cx={WALL + 4} cy={y(m)} r="5" fill="var(--surface)" stroke="var(--ink)" strokeWidth="2.2" />
         ))}
@@ -104,10 +114,14 @@ export function CatchDrawing({ question: q, frame, led, left, onMove }: CatchDra
       <Numbers left={left}>
         {(flip) => (
           <>
-            <Label at={vec(flip(12), y(q.lastPieceM) + 4)} anchor={left ? 'end' : 'start'}>
-              {led ? [`last piece`, say(q.lastPieceM)] : ['anchor', say(q.lastPieceM)]}
+            <Label at={vec(flip(12), (past ? floor : y(q.lastPieceM)) + 4)} anchor={left ? 'end' : 'start'}>
+              {past
+                ? ['stance', 'nothing clipped']
+                : led
+                  ? [`last piece`, say(q.lastPieceM)]
+                  : ['anchor', say(q.lastPieceM)]}
             </Label>
-            {led && q.lastPieceM - q.firstPieceM > 40 / scale && (
+            {led && !past && q.lastPieceM - q.firstPieceM > 40 / scale && (
               <Label at={vec(flip(12), y(q.firstPieceM) + 4)} anchor={left ? 'end' : 'start'}>
                 {['first piece', say(q.firstPieceM)]}
               </Label>
@@ -117,8 +131,8 @@ export function CatchDrawing({ question: q, frame, led, left, onMove }: CatchDra
             </Label>
             {q.besideM * scale > 30 && (
               <Dimension
-                from={vec(flip(WALL), GROUND)}
-                to={vec(flip(x(q.besideM)), GROUND)}
+                from={vec(flip(WALL), floor)}
+                to={vec(flip(x(q.besideM)), floor)}
                 offset={left ? -16 : 16}
                 label={say(q.besideM)}
                 anchor="middle"
@@ -127,7 +141,7 @@ export function CatchDrawing({ question: q, frame, led, left, onMove }: CatchDra
             )}
             {frame.liftM > 0.05 && (
               <Dimension
-                from={vec(flip(device.x + bodyPx * 0.4), GROUND)}
+                from={vec(flip(device.x + bodyPx * 0.4), floor)}
                 to={vec(flip(device.x + bodyPx * 0.4), y(frame.liftM))}
                 offset={left ? -12 : 12}
                 label={['lifted', say(frame.liftM)]}
@@ -148,16 +162,18 @@ export function CatchDrawing({ question: q, frame, led, left, onMove }: CatchDra
           onStep={(d) => setClimber(q.climberM + d)}
           onDrag={(e) => setClimber(moveTo(e).heightM)}
         />
-        <Handle
-          name={led ? 'Last piece' : 'Anchor'}
-          at={last}
-          value={q.lastPieceM}
-          most={200}
-          says={say(q.lastPieceM)}
-          onStep={(d) => setLast(q.lastPieceM + d)}
-          onDrag={(e) => setLast(moveTo(e).heightM)}
-        />
-        {led && q.firstPieceM < q.lastPieceM && (
+        {!past && (
+          <Handle
+            name={led ? 'Last piece' : 'Anchor'}
+            at={last}
+            value={q.lastPieceM}
+            most={200}
+            says={say(q.lastPieceM)}
+            onStep={(d) => setLast(q.lastPieceM + d)}
+            onDrag={(e) => setLast(moveTo(e).heightM)}
+          />
+        )}
+        {led && !past && q.firstPieceM < q.lastPieceM && (
           <Handle
             name="First piece"
             at={first}

@@ -5,6 +5,7 @@ import {
   catchFindings,
   catchIn,
   fallQuestionSchema,
+  pastBelay,
   questionIssues,
   REMEDIES,
   RUNS,
@@ -130,11 +131,11 @@ function Fall({ setup, a }: { setup: Setup; a: Attachment }) {
       <section aria-label="The moment of the fall" className="mt-6">
         <h2>The moment of the fall</h2>
         <p className="text-ink-2">
-          Drag on the drawing, or enter it here. Heights are above the ground the belayer stands on.
+          Drag on the drawing, or enter it here. Heights are above the ground, or the stance, the belayer stands on.
         </p>
         <div className="mt-2 grid gap-x-5 gap-y-3 sm:grid-cols-2 lg:grid-cols-4">
           {(Object.keys(fallQuestionSchema.shape) as (keyof FallQuestion)[])
-            .filter((key) => led || (key !== 'firstPieceM' && key !== 'secondPieceM'))
+            .filter((key) => asked(key, question, led))
             .map((key) => (
               <SchemaField
                 key={key}
@@ -181,6 +182,14 @@ function Fall({ setup, a }: { setup: Setup; a: Attachment }) {
   );
 }
 
+/** A top rope has no pieces and no stance; on the ground no tether is asked for, and in a fall past the belay no piece. */
+function asked(key: keyof FallQuestion, question: FallQuestion, led: boolean): boolean {
+  if (key === 'from') return led;
+  if (key === 'clipped' || key === 'tetherM') return question.from === 'stance';
+  if (key === 'firstPieceM' || key === 'secondPieceM') return led && !pastBelay(question);
+  return !pastBelay(question) || (key !== 'lastPieceM' && key !== 'besideM' && key !== 'step');
+}
+
 /** A catch is reckoned for a set-up that is as it should be: where it is not, that comes first. */
 function OfTheSetup({ setup }: { setup: Setup }) {
   const { verdict, findings } = useMemo(() => assess(setup), [setup]);
@@ -220,6 +229,7 @@ function Answer({ scenario, led, left, onMove, onTake }: AnswerProps) {
   const findings = useMemo(() => (result ? worstFirst(catchFindings(scenario, result.asIs)) : []), [scenario, result]);
   const last = trace.frames.length - 1;
   const frame = trace.frames[Math.min(last, shown ?? 0)]!;
+  const lowestM = Math.min(...trace.frames.map((f) => f.climberM));
   return (
     <>
       <div className="mt-3 min-h-20">
@@ -240,6 +250,7 @@ function Answer({ scenario, led, left, onMove, onTake }: AnswerProps) {
           <CatchDrawing
             question={scenario.question}
             frame={frame}
+            lowestM={lowestM}
             led={led}
             left={left}
             onMove={(patch) => {

@@ -10,7 +10,14 @@ interface RemedyTableProps {
 }
 
 /** Changes that can be taken over as they stand; what needs other gear or a rucksack is done, not clicked. */
-const TAKEN: ReadonlySet<RemedyId> = new Set(['second-piece', 'at-the-wall', 'step-up', 'less-slack', 'anchored']);
+const TAKEN: ReadonlySet<RemedyId> = new Set([
+  'early-piece',
+  'second-piece',
+  'at-the-wall',
+  'step-up',
+  'less-slack',
+  'anchored',
+]);
 const FIGURES = [
   ['liftM', 'Lifted', 'lengthM', 1],
   ['climberN', 'On the climber', 'strengthKn', 0.001],
@@ -26,7 +33,11 @@ export function RemedyTable({ asIs, remedies, onTake }: RemedyTableProps) {
     <>
       {(['reachesPiece', 'reachesGround'] as const).map((id) => (
         <td key={id} className="num px-2 py-2 text-right">
-          {runs.share[id] < asIs.share[id] ? <strong>{percent(runs.share[id])}</strong> : percent(runs.share[id])}
+          {runs.share[id] < asIs.share[id] && percent(runs.share[id]) !== percent(asIs.share[id]) ? (
+            <strong>{percent(runs.share[id])}</strong>
+          ) : (
+            percent(runs.share[id])
+          )}
         </td>
       ))}
       {FIGURES.map(([id, , quantity, toUnit]) => (

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
-import { fallQuestionSchema, usualQuestion, type FallQuestion } from '@core/catch';
+import { fallQuestionSchema, isChoiceKey, usualQuestion, type FallQuestion } from '@core/catch';
 import type { RigIndex } from '@core/rig';
 
 const KEYS = Object.keys(fallQuestionSchema.shape) as (keyof FallQuestion)[];
@@ -14,7 +14,7 @@ export function useFallQuestion(index: RigIndex) {
     const said = KEYS.flatMap((key) => {
       const raw = q.get(key);
       if (raw === null) return [];
-      const value = key === 'step' ? raw : raw === '' ? null : Number(raw);
+      const value = isChoiceKey(key) ? raw : raw === '' ? null : Number(raw);
       const parsed = fallQuestionSchema.shape[key].safeParse(value);
       return parsed.success ? [[key, parsed.data] as const] : [];
     });
