@@ -9,6 +9,7 @@ import type { Setup } from '../rig/index.ts';
 import type { Interval } from '../units/index.ts';
 import { JUDGES } from './judges.ts';
 import { notJudged } from './not-judged.ts';
+import { inTheLightOfTypical } from './typical.ts';
 
 type ByRef<T> = Readonly<Record<Ref, T>>;
 
@@ -39,10 +40,17 @@ export function judged(ctx: Context, judges: readonly Judge[]): Finding[] {
 /** One call: a set-up in, every judgement out. Pure; the same set-up always gives the same answer. */
 export function assess(setup: Setup, judges: readonly Judge[] = JUDGES): Assessment {
   const ctx = contextOf(setup);
+  const findings = inTheLightOfTypical(setup, foundIn(ctx, judges), (s) => foundIn(contextOf(s), judges));
+  return { verdict: overall(findings), findings: worstFirst(findings), figures: figuresOf(ctx) };
+}
+
+/** What is found in a set-up without trying the ends of what is only typical: a fraction of the work, for whoever tries hundreds of set-ups. */
+export const assessPlain = (setup: Setup): Finding[] => foundIn(contextOf(setup), JUDGES);
+
+function foundIn(ctx: Context, judges: readonly Judge[]): Finding[] {
   const found = judged(ctx, judges);
   // Last, since what counts as holding follows from all that was found.
-  const findings = saidOnce([...found, ...holdFindings(ctx, found)]);
-  return { verdict: overall(findings), findings: worstFirst(findings), figures: figuresOf(ctx) };
+  return saidOnce([...found, ...holdFindings(ctx, found)]);
 }
 
 /** About a rope and not about what sits on it: two grabs on one rope would say it twice. */

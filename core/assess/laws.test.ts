@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { SEVERITIES, type Finding, type Severity } from '../finding/index.ts';
-import type { Setup } from '../rig/index.ts';
+import { fieldsOf, withField, type Field, type Setup } from '../rig/index.ts';
 import { changed, variedSetups } from '../samples/index.ts';
-import { fieldsOf, withField, type Field } from './fields.test-help.ts';
 import { assess } from './index.ts';
 
 const rank = (s: Severity) => SEVERITIES.indexOf(s);

@@ -91,16 +91,19 @@ function cascade(upper: Attachment, lower: Attachment, gap: Interval | null, ctx
       because: 'Teeth bite before anything can push them open. What was never tried is not known all the same.',
       remedy: 'Try it low above the ground: push the upper one onto it while it carries you.',
     });
-  if (gap === null)
+  const ropeM = ctx.setup.site.anchorHeightM;
+  if (gap === null || ropeM <= 0)
     return finding({
       code: 'between.cascade',
       severity: 'untested',
       subject,
       says: `It is not known whether the ${up} can slide onto the ${low}.`,
-      because: 'A length of tether, cord or connector is not entered.',
-      remedy: 'Measure both tethers under load.',
+      because:
+        gap === null
+          ? 'A length of tether, cord or connector is not entered.'
+          : 'How much rope is above, and gives, follows from the height of the anchor, which is not said.',
+      remedy: gap === null ? 'Measure both tethers under load.' : 'Enter the height of the anchor.',
     });
-  const ropeM = Math.max(0, ctx.setup.site.anchorHeightM);
   const meets = meetsWithM(scale(gap, 1 / 1000), stretch, threshold('cascadeTravelM'));
   const reaches = meets.low < ropeM;
   const numbers = [

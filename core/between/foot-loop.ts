@@ -43,6 +43,7 @@ export function strokeFigures(loop: Attachment, ctx: Context): StrokeFigures | n
   const ropes = lengths && ropesIn(ctx.index, lengths.upper.end);
   if (!lengths || !ropes || lengths.person.tieInHeightMm === null) return null;
   const heightM = ctx.setup.site.anchorHeightM;
+  if (heightM <= 0) return null;
   const stroke = strokeOf({
     tieInHeightMm: lengths.person.tieInHeightMm,
     tetherMm: lengths.tetherMm,
@@ -64,7 +65,9 @@ export const footLoopJudge: Judge = {
     const piece = slingOf(loop);
     if (piece?.kind !== 'sling' || !piece.item) return [];
     const figures = strokeFigures(loop, ctx);
-    return figures ? [stroke(piece, figures)] : [unknown(piece.id, lengths?.person ?? null)];
+    return figures
+      ? [stroke(piece, figures)]
+      : [unknown(piece.id, lengths?.person ?? null, ctx.setup.site.anchorHeightM)];
   },
   reads: (ref, ctx) => {
     const loop = ctx.attachment(ref);
@@ -73,7 +76,7 @@ export const footLoopJudge: Judge = {
   },
 };
 
-const unknown = (ref: Ref, person: Person | null): Finding =>
+const unknown = (ref: Ref, person: Person | null, heightM: number): Finding =>
   finding({
     code: 'ascend.stroke',
     severity: 'untested',
@@ -82,7 +85,9 @@ const unknown = (ref: Ref, person: Person | null): Finding =>
     because:
       person && person.tieInHeightMm === null
         ? `The tie-in of ${literal(person.name)} was not measured above the soles.`
-        : 'A length of tether or foot loop is not entered.',
+        : heightM <= 0
+          ? 'The height of the anchor is not said.'
+          : 'A length of tether or foot loop is not entered.',
     remedy: 'Measure it standing with the harness on, from the ground to the belay loop; and both slings under load.',
   });
 

@@ -32,7 +32,8 @@ function soloOf(ref: Ref, ctx: Context): Solo | null {
   const line = linesOf(ctx.index, a.end)[0];
   const person = a.root.kind === 'harness' ? ctx.index.person(a.root.person)?.item : null;
   const load = ctx.load(a);
-  if (!end?.item || line?.kind !== 'fixed' || !line.rope.item || !person || !load) return null;
+  const anchorM = ctx.setup.site.anchorHeightM;
+  if (!end?.item || line?.kind !== 'fixed' || !line.rope.item || !person || !load || anchorM <= 0) return null;
   return {
     ref,
     device: end.item,
@@ -41,7 +42,7 @@ function soloOf(ref: Ref, ctx: Context): Solo | null {
     slackM: end.slackM,
     massKg: person.massKg,
     modulusKn: load.modulusKn,
-    anchorM: ctx.setup.site.anchorHeightM,
+    anchorM,
     endWeightKg: line.endWeightKg ?? 0,
   };
 }

@@ -50,7 +50,8 @@ export function usualQuestion(index: RigIndex): FallQuestion {
       secondPieceM: second < last ? second : null,
     };
   }
-  const top = setup.site.anchorHeightM;
+  // Where no height is said, such as one is met in a hall.
+  const top = setup.site.anchorHeightM || 12;
   return { ...kept, climberM: Math.max(2, top / 2), lastPieceM: top, firstPieceM: top, secondPieceM: null };
 }
 

@@ -355,7 +355,7 @@ describe('what a refusal says', () => {
   it.each<[readonly string[], unknown, string]>([
     [['setup', 'name'], 5, 'setup.name: A text is needed here. Read: 5'],
     [['setup', 'site', 'anchorHeightM'], 'high', 'setup.site.anchorHeightM: A number is needed here. Read: "high"'],
-    [['setup', 'site', 'anchorHeightM'], -3, 'setup.site.anchorHeightM: Allowed: 1 or more. Read: -3'],
+    [['setup', 'site', 'anchorHeightM'], -3, 'setup.site.anchorHeightM: Allowed: 0 or more. Read: -3'],
     [['setup', 'site', 'weather'], 'fog', 'setup.site.weather: Allowed: "dry", "wet", "icy". Read: "fog"'],
     [['setup', 'site', 'fog'], 1, 'setup.site: Not known here: "fog".'],
     [['setup', 'note'], 'x'.repeat(2001), 'setup.note: Allowed: 2000 characters or fewer.'],

@@ -18,6 +18,7 @@ export {
   entryFrom6To7,
   entryFrom7To8,
   entryFrom8To9,
+  entryFrom9To10,
   MIGRATIONS,
 } from './migrations.ts';
 export { choice4, setup4, setupsWithChoices } from './to-v4.ts';

@@ -64,6 +64,7 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'rig.condition': ['Condition of ropes, cords, slings and harnesses', FALSE],
   'rig.label-contradicts': ['Label and measurement contradict each other', FALSE],
   'rig.joining-knot': ['Joining knot rolls or catches', FALSE],
+  'item.typical': ['Values that are only typical', 'core/assess/typical.test.ts'],
   'catch.first-piece': ['The device is drawn to the first piece', CATCH],
   'catch.past-belay': ['A fall past the belay', CATCH],
   'catch.clearance': ['Room below the feet in a fall', CATCH],

@@ -32,6 +32,7 @@ export const CODE_SOURCES = {
   'rig.condition': ['practice-condition', 'entered'],
   'rig.label-contradicts': ['entered', 'memory-diameter', 'memory-rope-length'],
   'rig.joining-knot': ['practice-joining-knot', 'entered'],
+  'item.typical': ['memory-typical'],
   'catch.first-piece': ['practice-catch', 'memory-catch', 'impulse'],
   'catch.past-belay': ['practice-catch', 'memory-catch', 'wexler-1950'],
   'catch.clearance': ['practice-catch', 'memory-catch', 'wexler-1950'],

@@ -39,6 +39,7 @@ export const DOUBTS = {
   'rig.condition': 'broken',
   'rig.label-contradicts': 'none',
   'rig.joining-knot': 'none',
+  'item.typical': 'none',
   'catch.first-piece': 'none',
   'catch.past-belay': 'none',
   'catch.clearance': 'none',

@@ -9,6 +9,7 @@ export const UNMEASURED_CONNECTOR = {
   sleeveFromBroadMm: null,
   sleeveFromNarrowMm: null,
   gateOpeningMm: null,
+  assumed: [],
 } as const satisfies Partial<Connector>;
 
 /** What stands in a device of which nothing was measured and nothing read but its ranges. */
@@ -31,6 +32,7 @@ export const UNDECLARED_DEVICE = {
   metal: 'unknown',
   priceClass: 'unknown',
   bench: [],
+  assumed: [],
 } as const satisfies Partial<Device>;
 
 /** The Munter hitch as a choice among devices: nothing to own, nothing declared. */

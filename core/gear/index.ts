@@ -66,3 +66,18 @@ export {
   type DiameterReading,
 } from './measured.ts';
 export { personSchema, type Person } from './person.ts';
+export { typicalValues, type TypicalKind } from './assumed.ts';
+export {
+  asOwn,
+  ASK_FIRST,
+  assumedIn,
+  typicalConnector,
+  typicalCord,
+  typicalDevice,
+  typicalHarness,
+  typicalItems,
+  typicalPerson,
+  typicalRope,
+  typicalSling,
+  type Assumed,
+} from './typical.ts';

@@ -3,6 +3,7 @@ import { choice, idSchema, line, measure, note, under, yesNo } from './fields.ts
 import { benchTestSchema } from './bench.ts';
 import { DEVICE_FAMILIES } from './families.ts';
 import { JOBS } from './jobs.ts';
+import { assumedSchema } from './assumed.ts';
 
 const common = {
   id: idSchema,
@@ -44,6 +45,7 @@ const condition = (what: string) =>
 export const ropeSchema = z.strictObject({
   ...common,
   kind: z.literal('rope'),
+  assumed: assumedSchema('rope'),
   construction: choice(ROPE_CONSTRUCTIONS, 'Kind of rope'),
   nominalDiameterMm: measure('diameterMm', 5, 16, 'Diameter on the label'),
   measuredDiameterMm: measuredDiameter('rope'),
@@ -89,6 +91,7 @@ export const ropeSchema = z.strictObject({
 export const cordSchema = z.strictObject({
   ...common,
   kind: z.literal('cord'),
+  assumed: assumedSchema('cord'),
   material: choice(
     { polyamide: 'Polyamide', polyester: 'Polyester', aramid: 'Aramid', uhmwpe: 'UHMWPE', unknown: 'Not known' },
     'Fibre that touches the rope',
@@ -114,6 +117,7 @@ export const cordSchema = z.strictObject({
 export const slingSchema = z.strictObject({
   ...common,
   kind: z.literal('sling'),
+  assumed: assumedSchema('sling'),
   material: choice({ polyamide: 'Polyamide', polyester: 'Polyester', uhmwpe: 'UHMWPE', unknown: 'Not known' }, 'Fibre'),
   widthMm: measure('diameterMm', 5, 40, 'Width'),
   loopLengthMm: measure('lengthMm', 150, 2500, 'Length, pulled flat', 'End to end, as slings are sold.'),
@@ -128,6 +132,7 @@ const CLIPPING = 'Measures for the ways to clip it';
 export const connectorSchema = z.strictObject({
   ...common,
   kind: z.literal('connector'),
+  assumed: assumedSchema('connector'),
   shape: choice(SHAPES, 'Shape'),
   lock: choice(
     {
@@ -215,6 +220,7 @@ const DECLARED = 'What its maker says';
 export const deviceSchema = z.strictObject({
   ...common,
   kind: z.literal('device'),
+  assumed: assumedSchema('device'),
   family: choice(DEVICE_FAMILIES, 'Family'),
   wear: choice({ new: 'New', used: 'Used', worn: 'Worn smooth', unknown: 'Not known' }, 'Wear where the rope runs'),
   declarations: z.array(declarationSchema).max(20),
@@ -310,6 +316,7 @@ export const deviceSchema = z.strictObject({
 export const harnessSchema = z.strictObject({
   ...common,
   kind: z.literal('harness'),
+  assumed: assumedSchema('harness'),
   attachment: choice(
     { 'belay-loop': 'Belay loop', 'two-points': 'Two tie-in points, no belay loop' },
     'Where the extension is attached',

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { constant } from '../sources/index.ts';
+import { assumedSchema } from './assumed.ts';
 import { choice, idSchema, line, measure, note } from './fields.ts';
 
 const HAND = constant('handForceDefaultN');
@@ -46,6 +47,7 @@ export const personSchema = z.strictObject({
     'Tie-in above the soles',
     'Standing, harness on: from the ground to the belay loop. Asked for strokes and lengths on a rope.',
   ).nullable(),
+  assumed: assumedSchema('person'),
   note: note(),
 });
 export type Person = z.infer<typeof personSchema>;

@@ -1,5 +1,5 @@
 import { finding, type Finding, type Ref, literal } from '../finding/index.ts';
-import { traitsOf } from '../gear/index.ts';
+import { traitsOf, type Item, type Person } from '../gear/index.ts';
 import { templateOf, thingsOf, type Setup, type Thing } from '../rig/index.ts';
 import { about, type Judge } from './judge.ts';
 
@@ -9,7 +9,7 @@ export interface Slot {
   /** What belongs there, as a label. */
   readonly label: string;
   readonly kind: 'person' | 'harness' | 'rope' | 'sling' | 'connector' | 'device' | 'cord';
-  readonly item: { readonly id: string; readonly name: string } | null;
+  readonly item: Item | Person | null;
   /** A rig can do without it. */
   readonly optional: boolean;
 }

@@ -26,7 +26,7 @@ export const WEATHER = { dry: 'Dry', wet: 'Wet', icy: 'Icy' } as const;
 
 /** Where it happens. Heights are above the ground. */
 export const siteSchema = z.strictObject({
-  anchorHeightM: measure('lengthM', 1, 300, 'Anchor above the ground'),
+  anchorHeightM: measure('lengthM', 0, 300, 'Anchor above the ground', '0: not said.'),
   stanceHeightM: measure('lengthM', 0, 299, 'Next stance above the ground', '0 when you go to the ground.'),
   extraLineM: measure(
     'lengthM',

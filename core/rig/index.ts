@@ -35,6 +35,7 @@ export {
   type SlingPiece,
 } from './elements.ts';
 export { brakeAngleOf, jobOf, loadOf, onSmoothSide, slackFactor, slipOf, useOf } from './load.ts';
+export { fieldsOf, valueAtPath, withField, type Field } from './fields.ts';
 export { rigIssues, setupSchema, SITE_REFS, TEMPLATE_IDS, type Setup, type TemplateId } from './model.ts';
 export {
   belaysFromHarness,

@@ -450,6 +450,31 @@ export const CONSTANTS = {
   heatAluminiumJPerGK: one(0.9, 'J/(g K)', 'specific heat of aluminium', 'handbook-heat'),
   heatSteelJPerGK: one(0.47, 'J/(g K)', 'specific heat of steel', 'handbook-heat'),
   connectorRoomMm: one(3, 'mm', 'room asked for beside two strands on the broad end', 'memory-margins'),
+  // what is typical of a kind, where it was not measured
+  typicalRopeLengthM: c(30, 60, 80, 'm', 'length of a rope of which only the diameter is said', 'memory-typical'),
+  typicalConnectorLengthMm: c(
+    70,
+    90,
+    105,
+    'mm',
+    'inside length of a connector of which only the shape is said',
+    'memory-typical',
+  ),
+  typicalSlingWidthMm: c(8, 12, 22, 'mm', 'width of a sling of which only the length is said', 'memory-typical'),
+  typicalCordMm: c(5, 6, 7, 'mm', 'cord for a hitch of which nothing is said', 'memory-typical'),
+  typicalCordCutM: c(
+    1,
+    1.4,
+    1.8,
+    'm',
+    'cut length of a loop for a hitch of which only the cord is said',
+    'memory-typical',
+  ),
+  typicalMassKg: c(50, 75, 100, 'kg', 'mass with gear of somebody of whom it is not said', 'memory-typical'),
+  typicalArmReachMm: c(550, 650, 750, 'mm', 'arm’s reach above the belay loop, not measured', 'memory-typical'),
+  typicalLegLoopDropMm: c(120, 170, 220, 'mm', 'leg loop below the belay loop, not measured', 'memory-typical'),
+  typicalLegLoopSideMm: c(90, 130, 170, 'mm', 'leg loop beside the belay loop, not measured', 'memory-typical'),
+  typicalKneeRaiseMm: c(120, 180, 240, 'mm', 'leg loop comes up with the knee, not measured', 'memory-typical'),
 } as const satisfies Record<string, Constant>;
 
 export type ConstantId = keyof typeof CONSTANTS;

@@ -92,5 +92,6 @@ export const SOURCE_IDS = [
   'memory-clipping',
   'memory-margins',
   'memory-rope-length',
+  'memory-typical',
 ] as const;
 export type SourceId = (typeof SOURCE_IDS)[number];

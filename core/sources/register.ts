@@ -406,6 +406,10 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   ),
   'memory-clipping': memory('Play of connectors in devices', 'How much play turns freely and how little wedges.'),
   'memory-margins': memory('Margins', 'How much clearance or strength is asked for beyond zero.'),
+  'memory-typical': memory(
+    'What is typical of its kind',
+    'Lengths of people and gear that nobody measured yet: wide ranges, which never make anything clear.',
+  ),
   'memory-rope-length': memory(
     'Length of a rope that was not measured',
     'Ropes shrink with use by some per cent; new ropes are often a little long.',

@@ -7,6 +7,7 @@ import {
   entryFrom6To7,
   entryFrom7To8,
   entryFrom8To9,
+  entryFrom9To10,
   setupsWithChoices,
 } from '@core/files';
 
@@ -39,8 +40,9 @@ export async function bringUp(database: IDBPDatabase, tx: UpgradeTransaction, fr
   const since5 = (doc: unknown) => (from < 6 ? entryFrom5To6(since4(doc)) : doc);
   const since6 = (doc: unknown) => (from < 7 ? entryFrom6To7(since5(doc)) : doc);
   const since7 = (doc: unknown) => (from < 8 ? entryFrom7To8(since6(doc)) : doc);
+  const since8 = (doc: unknown) => (from < 9 ? entryFrom8To9(since7(doc)) : doc);
   for (const collection of there.filter((c) => c !== 'choices'))
-    await each(collection, (doc) => entryFrom8To9(since7(doc)));
+    await each(collection, (doc) => entryFrom9To10(since8(doc)));
 }
 
 async function moveChoices(database: IDBPDatabase, tx: UpgradeTransaction): Promise<void> {

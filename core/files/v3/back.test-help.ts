@@ -22,6 +22,7 @@ const ADDED_BY_6 = new Set(['loadStrand', 'strandsLie', 'gatheredM', 'arriving']
 const ADDED_BY_7 = new Set(['gapOpens', 'slant', 'brakeAngleDeg', 'slackM', 'calls', 'trainings']);
 const ADDED_BY_8 = new Set(['tieInHeightMm', 'fromWallM', 'endWeightKg']);
 const ADDED_BY_9 = new Set(['bench']);
+const ADDED_BY_10 = new Set(['assumed']);
 const OPEN: Readonly<Record<string, unknown>> = {
   impactForceKn: null,
   stands: 'free',
@@ -34,19 +35,22 @@ const OPEN: Readonly<Record<string, unknown>> = {
   calls: BLANK_CALLS,
   trainings: [],
   bench: [],
+  assumed: [],
 };
 const byVersion = (key: string, of: unknown): number =>
-  ADDED_BY_9.has(key)
-    ? 9
-    : ADDED_BY_8.has(key)
-      ? 8
-      : ADDED_BY_7.has(key) || (key === 'condition' && (of as { kind?: string }).kind === 'connector')
-        ? 7
-        : ADDED_BY_6.has(key)
-          ? 6
-          : ADDED_BY_5.has(key)
-            ? 5
-            : 1;
+  ADDED_BY_10.has(key)
+    ? 10
+    : ADDED_BY_9.has(key)
+      ? 9
+      : ADDED_BY_8.has(key)
+        ? 8
+        : ADDED_BY_7.has(key) || (key === 'condition' && (of as { kind?: string }).kind === 'connector')
+          ? 7
+          : ADDED_BY_6.has(key)
+            ? 6
+            : ADDED_BY_5.has(key)
+              ? 5
+              : 1;
 
 /** What version `since` and later ones added becomes `value` of its key, wherever it stands; undefined takes it out. */
 function since<T>(value: T, version: number, instead: (key: string) => unknown): T {
@@ -64,9 +68,11 @@ function since<T>(value: T, version: number, instead: (key: string) => unknown):
   return walk(value) as T;
 }
 
-/** What versions 5 to 9 added, taken out again wherever it stands. */
+/** What versions 5 to 10 added, taken out again wherever it stands. */
 export const without5 = <T>(value: T): T => since(value, 5, () => undefined);
 const open = (key: string) => (key in OPEN ? OPEN[key] : 'unknown');
+/** What version 10 added, as it is where an older version did not know it. */
+export const unknown10 = <T>(value: T): T => since(value, 10, open);
 /** What version 9 added, as it is where an older version did not know it. */
 export const unknown9 = <T>(value: T): T => since(value, 9, open);
 /** What version 8 added, as it is where an older version did not know it. */

@@ -1,0 +1,88 @@
+import {
+  FAMILY_KEYS,
+  MUNTER,
+  servesJob,
+  typicalConnector,
+  typicalCord,
+  typicalDevice,
+  typicalHarness,
+  typicalPerson,
+  typicalRope,
+  typicalSling,
+  type Family,
+  type Item,
+  type Person,
+  type Rope,
+} from '../gear/index.ts';
+import { slotsOf } from '../parts/index.ts';
+import { blankSetup, deviceOf, TEMPLATES, withFields, withItem, type Setup, type TemplateId } from '../rig/index.ts';
+
+/** All that is asked before the first answer. */
+export interface QuickQuestion {
+  readonly template: TemplateId;
+  readonly diameterMm: number;
+  readonly construction: Rope['construction'];
+  readonly family: Family;
+  /** Of whoever asks, with gear, kg. */
+  readonly massKg: number;
+  readonly brakeHand: Person['brakeHand'];
+}
+
+/** Families of devices that one could take for this, the ones made for it first. */
+export const familiesFor = (template: TemplateId): readonly Family[] =>
+  FAMILY_KEYS.filter((family) => servesJob(family, TEMPLATES[template].job));
+
+const assumedToo = <T extends Item>(item: T, more: readonly string[]): T => ({
+  ...item,
+  assumed: [...item.assumed, ...more],
+});
+
+/**
+ * A set-up from six answers. Everything else that a rig of this job has is something typical of its kind, marked as such, or not said: it is never clear
+ * by itself. Who asks is whoever brakes; who else there is, is somebody of middle mass.
+ *
+ * @param own id, name and time of the set-up, and fresh ids for its gear.
+ */
+export function quickSetup(
+  question: QuickQuestion,
+  own: { readonly id: string; readonly name: string; readonly now: string; readonly newId: () => string },
+): Setup {
+  const { template, diameterMm, construction, family, massKg, brakeHand } = question;
+  const { newId } = own;
+  const blank = withFields(blankSetup(template, own), 'site', { anchorHeightM: 0 });
+  const main = blank.attachments.find((a) => a.end.kind === 'device');
+  const braker = (main && deviceOf(main)?.hand) ?? 'climber';
+  const rope = typicalRope(newId(), diameterMm, construction, `Rope of ${diameterMm} mm`);
+  const things: Readonly<Record<ReturnType<typeof slotsOf>[number]['kind'], (ref: string) => Item | Person | null>> = {
+    person: (ref) => {
+      if (ref === braker) return typicalPerson(newId(), 'You', { massKg, brakeHand });
+      const somebody = typicalPerson(newId(), 'The other', { massKg: 75, brakeHand: 'right' });
+      return { ...somebody, assumed: [...somebody.assumed, 'massKg'] };
+    },
+    harness: () => assumedToo(typicalHarness(newId()), ['attachment']),
+    // Two ropes of a rig are two ropes.
+    rope: () => ({ ...rope, id: newId() }),
+    device: (ref) => (ref === main?.end.id ? (family === 'munter' ? MUNTER : typicalDevice(newId(), family)) : null),
+    connector: () =>
+      assumedToo(typicalConnector(newId(), 'A connector', { shape: 'hms', lock: 'screw' }), ['shape', 'lock']),
+    sling: () => assumedToo(typicalSling(newId(), 1200), ['loopLengthMm']),
+    cord: () => assumedToo(typicalCord(newId(), 6), ['nominalDiameterMm', 'closure']),
+  };
+  return slotsOf(blank).reduce((setup, slot) => {
+    const thing = slot.optional ? null : things[slot.kind](slot.ref);
+    return thing ? withItem(setup, slot.ref, thing) : setup;
+  }, blank);
+}
+
+const LOW_STRETCH_FIRST: ReadonlySet<TemplateId> = new Set([
+  'rappel-fixed',
+  'ascend',
+  'tree-stationary',
+  'tree-moving',
+  'pick-off',
+]);
+/** Kinds of rope that this is done on, the usual one first. */
+export const constructionsFor = (template: TemplateId): readonly Rope['construction'][] =>
+  LOW_STRETCH_FIRST.has(template)
+    ? ['low-stretch', 'single', 'half', 'twin', 'other']
+    : ['single', 'half', 'twin', 'low-stretch', 'other'];
