@@ -6,13 +6,13 @@ import { expect, open, pick, press, saved, tabTo, test, type, verdict } from './
 test('from an empty workspace, keyboard only', async ({ page }) => {
   test.setTimeout(400_000);
   await open(page, '/');
-  await press(page, page.getByRole('link', { name: 'Work with my own gear' }));
+  await press(page, page.getByRole('link', { name: 'My own gear' }));
   const next = (name: string) => press(page, page.getByRole('main').getByRole('link', { name }));
   const save = async () => {
     await press(page, page.getByRole('button', { name: 'Save' }));
     await expect(page.getByRole('heading', { name: 'Set-ups' })).toBeVisible();
   };
-  await expect(page.getByRole('main').getByRole('link')).toHaveCount(1);
+  await expect(page.getByRole('main').getByRole('link')).toHaveCount(2);
 
   await next('Add a rope');
   await type(page, 'Name', 'Own rope');
@@ -56,6 +56,11 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
   await type(page, 'Name', 'Me');
   await type(page, 'Mass with gear', '150 lb');
   await type(page, 'Measured hand force', '60 lbf');
+  // Lengths of middle size stand there, marked; confirmed they are one's own.
+  for (let left = 4; left > 0; left -= 1) {
+    await expect(page.getByRole('button', { name: /^It is so/ })).toHaveCount(left);
+    await press(page, page.getByRole('button', { name: /^It is so/ }).first());
+  }
   await save();
   await expect(page.getByRole('heading', { name: 'What are you going to do?' })).toBeVisible();
 

@@ -90,8 +90,8 @@ export function inTheLightOfTypical(
         }
     }
   return [
-    ...told(assumed),
     ...found.map((f, i) => (on.has(keys[i]!) ? hanging(f, on.get(keys[i]!)!) : f)),
     ...[...elsewhere].map(([key, f]) => hanging(f, on.get(key)!)),
+    ...told(assumed),
   ];
 }

@@ -4,5 +4,5 @@ export { needs, type Need } from './needs.ts';
 export { devicesToPlan, itemOf, withPicks, type Pick } from './picks.ts';
 export { search, SEARCH_DEFAULTS, type Combination, type SearchOptions, type SearchResult } from './search.ts';
 export { combined, openSetup, take, type Question } from './take.ts';
-export { constructionsFor, familiesFor, quickSetup, type QuickQuestion } from './quick.ts';
+export { constructionsFor, familiesFor, quickSchema, quickSetup, type QuickQuestion } from './quick.ts';
 export { sharpen, type OpenFact } from './sharpen.ts';

@@ -1,5 +1,9 @@
+import { z } from 'zod';
 import {
+  choice,
   FAMILY_KEYS,
+  measure,
+  ROPE_CONSTRUCTIONS,
   MUNTER,
   servesJob,
   typicalConnector,
@@ -15,18 +19,27 @@ import {
   type Rope,
 } from '../gear/index.ts';
 import { slotsOf } from '../parts/index.ts';
-import { blankSetup, deviceOf, TEMPLATES, withFields, withItem, type Setup, type TemplateId } from '../rig/index.ts';
+import {
+  blankSetup,
+  deviceOf,
+  TEMPLATE_IDS,
+  TEMPLATES,
+  withFields,
+  withItem,
+  type Setup,
+  type TemplateId,
+} from '../rig/index.ts';
 
 /** All that is asked before the first answer. */
-export interface QuickQuestion {
-  readonly template: TemplateId;
-  readonly diameterMm: number;
-  readonly construction: Rope['construction'];
-  readonly family: Family;
-  /** Of whoever asks, with gear, kg. */
-  readonly massKg: number;
-  readonly brakeHand: Person['brakeHand'];
-}
+export const quickSchema = z.strictObject({
+  template: z.enum(TEMPLATE_IDS),
+  diameterMm: measure('diameterMm', 5, 16, 'Thickness of the rope', 'As on its label.'),
+  construction: choice(ROPE_CONSTRUCTIONS, 'Kind of rope'),
+  family: z.enum(FAMILY_KEYS),
+  massKg: measure('massKg', 25, 200, 'You weigh', 'With clothing, gear and rucksack.'),
+  brakeHand: choice({ right: 'Right', left: 'Left' }, 'Hand that brakes'),
+});
+export type QuickQuestion = z.infer<typeof quickSchema>;
 
 /** Families of devices that one could take for this, the ones made for it first. */
 export const familiesFor = (template: TemplateId): readonly Family[] =>

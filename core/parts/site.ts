@@ -8,7 +8,7 @@ export const heightsJudge: Judge = {
   id: 'heights',
   subjects: () => ['ground'],
   claims: (ref) => [about(ref, 'heights')],
-  judge: (_, { descentM }) =>
+  judge: (_, { descentM, setup }) =>
     descentM > 0
       ? []
       : [
@@ -16,9 +16,12 @@ export const heightsJudge: Judge = {
             code: 'rig.part-missing',
             severity: 'untested',
             subject: ['ground'],
-            says: 'The next stance is not below the anchor.',
+            says:
+              setup.site.anchorHeightM === 0
+                ? 'The height of the anchor is not said.'
+                : 'The next stance is not below the anchor.',
             because: 'Without a descent neither rope length nor brake force can be judged.',
-            remedy: 'Correct the heights.',
+            remedy: setup.site.anchorHeightM === 0 ? 'Enter it.' : 'Correct the heights.',
           }),
         ],
   reads: () => [],

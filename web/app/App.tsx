@@ -17,6 +17,7 @@ const page = (what: string, load: () => Promise<ComponentType>) =>
 
 const NewVersion = part('News of a version', () => import('./NewVersion').then((m) => m.NewVersion));
 const StartPage = page('The first page', () => import('./StartPage').then((m) => m.StartPage));
+const QuickPage = page('The six questions', () => import('../features/quick/QuickPage').then((m) => m.QuickPage));
 const SetupsPage = page('The list of set-ups', () => import('../features/setups/SetupsPage').then((m) => m.SetupsPage));
 const SetupPage = page('This set-up', () => import('../features/setups/SetupPage').then((m) => m.SetupPage));
 const CardPage = page('The card', () => import('../features/setups/CardPage').then((m) => m.CardPage));
@@ -89,6 +90,7 @@ export function App() {
                 <Route path="steps/:sequenceId/run" element={<RunPage />} />
                 <Route element={<Shell />}>
                   <Route index element={<Navigate to="setups" replace />} />
+                  <Route path="quick" element={<QuickPage />} />
                   <Route path="setups" element={<SetupsPage />} />
                   <Route path="setups/:setupId" element={<SetupPage />} />
                   <Route path="setups/:setupId/card" element={<CardPage />} />

@@ -2,22 +2,34 @@ import { Link } from 'react-router';
 import { useTitle } from './useTitle';
 import { unsaved } from './session';
 import { SeverityMark } from '../ui/SeverityMark';
+import { part } from '../ui/part';
 import { isVocabulary, VOCABULARIES } from '@core/vocabulary';
-import { usePreferences, useWords } from './preferences';
+import { usePreferences } from './preferences';
+
+// The list of jobs needs the rigs: words and buttons stand first.
+const StartJobs = part('What one can do', () => import('../features/quick/StartJobs').then((m) => m.StartJobs), {
+  waiting: () => <div className="min-h-80" />,
+});
 
 export function StartPage() {
-  const inWords = useWords();
   const { words, system, setWords } = usePreferences();
   useTitle('');
   return (
-    <main className="mx-auto grid min-h-dvh max-w-3xl content-center gap-8 px-5 py-10">
+    <main className="mx-auto grid min-h-dvh max-w-3xl content-center gap-7 px-5 py-6 sm:py-10">
       <header>
         <p className="text-2xl font-bold tracking-tight text-act">Zevrin</p>
-        <h1 className="mt-2 text-3xl sm:text-4xl">What holds, what touches, what was not looked at.</h1>
-        <p className="mt-4 max-w-prose text-lg text-ink-2">
-          Belay, {inWords('rappel')}, lower, ascend or climb a tree with the gear you own. Zevrin works out lengths,
-          forces and fit, draws them to scale, and makes the check that you and your partner go through before you leave
-          the ground or the ledge.
+        <h1 className="mt-1 text-2xl sm:text-4xl">What holds, what touches, what was not looked at.</h1>
+        <p className="mt-3 max-w-prose text-ink-2">
+          Zevrin works out lengths, forces and fit of what you hang on, draws them to scale, and makes the check that
+          you and your partner go through before you leave the ground or the ledge.
+        </p>
+        <p className="mt-3 flex flex-wrap gap-3">
+          <Link to="/mine/setups" className="btn">
+            My own gear
+          </Link>
+          <Link to="/demo/setups" className="btn">
+            Look at the demo first
+          </Link>
         </p>
       </header>
       {unsaved().map(({ name }) => (
@@ -32,14 +44,7 @@ export function StartPage() {
           </Link>
         </p>
       ))}
-      <div className="flex flex-wrap gap-3">
-        <Link to="/mine/setups" className="btn btn-act px-5 text-lg">
-          Work with my own gear
-        </Link>
-        <Link to="/demo/setups" className="btn px-5 text-lg">
-          Look at the demo first
-        </Link>
-      </div>
+      <StartJobs />
       <section aria-label="The four verdicts" className="grid gap-2 border-t border-line pt-6 sm:grid-cols-2">
         {(
           [

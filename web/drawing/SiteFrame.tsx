@@ -62,7 +62,9 @@ export function SiteFrame({ setup, assessment, chosen, onChoose, onChange, scene
   if (descentM <= 0)
     return (
       <p className="rounded-lg bg-untested-wash p-4 text-untested">
-        The next stance is not below the anchor. Correct the heights to see the site.
+        {setup.site.anchorHeightM === 0
+          ? 'The height of the anchor is not said. With it the place is drawn.'
+          : 'The next stance is not below the anchor. Correct the heights to see the site.'}
       </p>
     );
 

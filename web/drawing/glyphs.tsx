@@ -8,10 +8,12 @@ interface DeviceGlyphProps {
   readonly glyph: Glyph;
   readonly grooved: boolean;
   readonly teeth: boolean;
+  /** Of an eight. */
+  readonly ears: boolean;
 }
 
 /** The device as its family looks from the front, drawn at about its size; an empty outline while none is chosen. */
-export function DeviceGlyph({ at, scale, side, glyph, grooved, teeth }: DeviceGlyphProps) {
+export function DeviceGlyph({ at, scale, side, glyph, grooved, teeth, ears }: DeviceGlyphProps) {
   const { x, y } = at;
   const mm = (value: number) => value * scale;
   const body = { fill: 'var(--metal)', stroke: 'var(--ink)', strokeWidth: 1.4 } as const;
@@ -49,7 +51,7 @@ export function DeviceGlyph({ at, scale, side, glyph, grooved, teeth }: DeviceGl
         <g fill="none" stroke="var(--metal)" strokeLinecap="round">
           <circle cx={x} cy={y - mm(34)} r={mm(30)} strokeWidth={mm(13)} />
           <circle cx={x} cy={y + mm(22)} r={mm(16)} strokeWidth={mm(12)} />
-          {[-1, 1].map((k) => (
+          {(ears ? [-1, 1] : []).map((k) => (
             <path key={k} d={`M${x + k * mm(30)} ${y - mm(52)}l${k * mm(16)} ${-mm(16)}`} strokeWidth={mm(11)} />
           ))}
         </g>

@@ -107,8 +107,9 @@ export function glyphOf(device: Device | null): {
   readonly glyph: Glyph;
   readonly grooved: boolean;
   readonly teeth: boolean;
+  readonly ears: boolean;
 } {
-  if (!device) return { glyph: 'none', grooved: false, teeth: false };
+  if (!device) return { glyph: 'none', grooved: false, teeth: false, ears: false };
   const { brake, turningCam, teeth, tuned } = traitsOf(device.family);
   const glyph: Glyph =
     brake === 'tube' || brake === 'grooved-tube'
@@ -124,5 +125,5 @@ export function glyphOf(device: Device | null): {
               : tuned
                 ? 'bollard'
                 : 'clamp';
-  return { glyph, grooved: brake === 'grooved-tube', teeth };
+  return { glyph, grooved: brake === 'grooved-tube', teeth, ears: device.family !== 'plain-eight' };
 }

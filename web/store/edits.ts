@@ -21,6 +21,13 @@ export function saveItem(data: Workspace, item: Item): Edit {
   };
 }
 
+/** Puts what stands in a set-up alone into the locker, in one step. */
+export const keepAll = (things: readonly (Item | Person)[]): Edit => ({
+  label: `put ${things.length} things into the locker`,
+  changes: things.map((thing) => ('kind' in thing ? put('items', null, thing) : put('people', null, thing))),
+  mergeKey: null,
+});
+
 /** Takes an item out of the locker. Plans that use it keep their snapshot. */
 export const removeItem = (item: Item): Edit => ({
   label: `remove ${item.name}`,

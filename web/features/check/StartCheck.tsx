@@ -11,7 +11,10 @@ const StartDialog = part('The start of the check', () => import('./StartDialog')
 export function StartCheck({ setup, assessment }: { setup: Setup; assessment: Assessment }) {
   const [asking, setAsking] = useState(false);
   if (assessment.verdict === 'stop') return <p className="font-semibold">The check begins when no Stop is left.</p>;
-  if (assessment.findings.some((f) => f.code === 'rig.part-missing')) {
+  const missing = assessment.findings.filter((f) => f.code === 'rig.part-missing');
+  if (missing.length > 0 && missing.every((f) => f.subject.includes('ground')))
+    return <p className="font-semibold">The check begins when the heights are said.</p>;
+  if (missing.length > 0) {
     return (
       <div className="grid justify-items-start gap-1">
         <Link to="choose" className="btn btn-act">

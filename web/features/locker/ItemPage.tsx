@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useLocation, useNavigate, useParams } from 'react-router';
 import type { z } from 'zod';
 import { threadingsOf, type ThreadingMode } from '@core/fit';
-import { fieldMeta, type Device, type Item, type Person } from '@core/gear';
+import { asOwn, fieldMeta, type Device, type Item, type Person } from '@core/gear';
 import { printQuantity, type UnitSystem } from '@core/units';
 import { usePreferences } from '../../app/preferences';
 import { NotFound } from '../../app/NotFound';
@@ -16,6 +16,7 @@ import { useUndoable } from '../../ui/useUndoable';
 import { useSchemaForm } from '../../ui/useSchemaForm';
 import { DeclarationsField, type DeclarationDraft } from './DeclarationsField';
 import { FoldedThreadings } from '../../drawing/threaded/lazy';
+import { OnlyTypical, StartFrom, TypicalNote } from './Typical';
 import { blankOf, isLockerKind, KINDS, schemaOf, type LockerKind } from './kinds';
 
 export function ItemPage() {
@@ -99,6 +100,14 @@ function ItemForm({ kind, thing, gone }: ItemFormProps) {
     ([key, field]) => [key, field as z.ZodType, fieldMeta(field as z.ZodType)?.group] as const,
   );
   const groups = [...new Set(fields.flatMap(([, , group]) => (group === undefined ? [] : [group])))];
+  const assumed = (form.values.assumed ?? []) as readonly string[];
+  /** What was entered, or confirmed, is no longer what is typical. */
+  const own = (key: string) => {
+    if (assumed.includes(key)) form.change('assumed', asOwn({ assumed }, [key]).assumed);
+  };
+  const startFrom = (item: Item) => {
+    for (const [key, value] of Object.entries(item)) if (key !== 'id' && key !== 'kind') form.change(key, value);
+  };
   const fieldOf = ([key, field]: (typeof fields)[number]) =>
     key === 'declarations' ? (
       <DeclarationsField
@@ -113,9 +122,13 @@ function ItemForm({ kind, thing, gone }: ItemFormProps) {
         <SchemaField
           schema={field}
           value={form.values[key]}
-          onChange={(value) => form.change(key, value)}
+          onChange={(value) => {
+            form.change(key, value);
+            own(key);
+          }}
           error={form.errorAt(key)}
         />
+        {assumed.includes(key) && <TypicalNote kind={kind} field={key} schema={field} onOwn={() => own(key)} />}
       </div>
     ) : null;
   const remove = () => {
@@ -148,7 +161,10 @@ function ItemForm({ kind, thing, gone }: ItemFormProps) {
             {form.twice.map((key) => (
               <li key={key} className="flex flex-wrap items-center gap-x-3">
                 <span>
-                  <strong>{fieldMeta(schema.shape[key] as z.ZodType)?.label ?? 'What the maker declares'}</strong>
+                  <strong>
+                    {fieldMeta(schema.shape[key] as z.ZodType)?.label ??
+                      (key === 'assumed' ? 'What is only typical' : 'What the maker declares')}
+                  </strong>
                   {thing &&
                     sayValue(
                       schema.shape[key] as z.ZodType,
@@ -164,6 +180,8 @@ function ItemForm({ kind, thing, gone }: ItemFormProps) {
           </ul>
         </div>
       )}
+      {!thing && <StartFrom kind={kind} onTake={startFrom} />}
+      <OnlyTypical kind={kind} assumed={assumed} />
       <div className="mt-4 grid gap-x-5 gap-y-4 sm:grid-cols-2">
         {fields.filter(([, , group]) => group === undefined).map(fieldOf)}
       </div>

@@ -19,6 +19,7 @@ function Rows({ kind, things }: { kind: LockerKind; things: readonly (Item | Per
         <Link to={`${kind}/${thing.id}`} className="grid gap-x-4 px-2 py-2.5 hover:bg-sunk sm:grid-cols-[14rem_1fr]">
           <span>
             <span className="font-semibold">{thing.name}</span>
+            {thing.assumed.length > 0 && <span className="ml-2 text-sm text-untested">partly typical</span>}
             {'maker' in thing && thing.maker && <span className="block text-sm text-ink-2">{thing.maker}</span>}
           </span>
           <span className="flex flex-wrap gap-x-4 self-center text-ink-2">

@@ -1,5 +1,14 @@
 import { z } from 'zod';
-import { diameterOf, fieldMeta, ITEM_SCHEMAS, personSchema, type Item, type ItemKind, type Person } from '@core/gear';
+import {
+  diameterOf,
+  fieldMeta,
+  ITEM_SCHEMAS,
+  personSchema,
+  typicalPerson,
+  type Item,
+  type ItemKind,
+  type Person,
+} from '@core/gear';
 import { printQuantity, type UnitSystem } from '@core/units';
 
 export type LockerKind = ItemKind | 'person';
@@ -18,8 +27,14 @@ export const isLockerKind = (kind: string | undefined): kind is LockerKind => LO
 
 export const schemaOf = (kind: LockerKind): z.ZodObject => (kind === 'person' ? personSchema : ITEM_SCHEMAS[kind]);
 
-/** Lengths of a person of middle size, so that a new person is near the truth before anybody measures. */
-const PERSON_START = { armReachMm: 650, legLoopDropMm: 170, legLoopSideMm: 130, kneeRaiseMm: 180 };
+/** Lengths of a person of middle size, marked as that, so that a new person is near the truth before anybody measures. */
+function personStart() {
+  const { armReachMm, legLoopDropMm, legLoopSideMm, kneeRaiseMm, assumed } = typicalPerson('start', '', {
+    massKg: 75,
+    brakeHand: 'right',
+  });
+  return { armReachMm, legLoopDropMm, legLoopSideMm, kneeRaiseMm, assumed };
+}
 
 function blankValue(schema: z.ZodType): unknown {
   const options = fieldMeta(schema)?.options;
@@ -34,7 +49,7 @@ export function blankOf(kind: LockerKind, id: string): Record<string, unknown> {
   const values = Object.fromEntries(
     Object.entries(schemaOf(kind).shape).map(([key, schema]) => [key, blankValue(schema as z.ZodType)]),
   );
-  return { ...values, ...(kind === 'person' ? PERSON_START : {}), id };
+  return { ...values, ...(kind === 'person' ? personStart() : {}), id };
 }
 
 const option = (schema: z.ZodType, key: string) => fieldMeta(schema)?.options?.[key] ?? key;

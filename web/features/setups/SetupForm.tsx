@@ -165,7 +165,7 @@ function Picker({ label, chosen, options, onPick, addTo, addLabel }: PickerProps
         onChange={(event) => onPick(event.target.value || null)}
       >
         <option value="">Not chosen</option>
-        {gone && <option value={chosen.id}>{chosen.name} (not in the locker any more)</option>}
+        {gone && <option value={chosen.id}>{chosen.name} (not in the locker)</option>}
         {options.map((o) => (
           <option key={o.id} value={o.id}>
             {o.name}

@@ -1,7 +1,7 @@
 import { Anchor, TrendingDown } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { assess } from '@core/assess';
+import { assess, assumedInRig } from '@core/assess';
 import { findingKeys, overall, SEVERITIES, type Severity } from '@core/finding';
 import { JOB_FACTS } from '@core/gear';
 import type { Setup } from '@core/rig';
@@ -18,6 +18,8 @@ const StepsLink = part('The link to the order of steps', () => import('./StepsLi
 const SetupForm = part('The form', () => import('./SetupForm').then((m) => m.SetupForm));
 
 const OnTheRope = part('What is along the rope', () => import('../rig/OnTheRope').then((m) => m.OnTheRope));
+
+const Sharpen = part('What would sharpen it', () => import('../rig/Sharpen').then((m) => m.Sharpen));
 
 const PANELS = { drawing: 'Drawing', findings: 'Findings', form: 'Change' } as const;
 type Panel = keyof typeof PANELS;
@@ -42,6 +44,7 @@ export function SetupView({ setup, change }: { setup: Setup; change: (next: Setu
   return (
     <>
       <VerdictBanner assessment={assessment} action={<StartCheck setup={setup} assessment={assessment} />} />
+      <WhatIsOpen setup={setup} verdict={assessment.verdict} onForm={() => setPanel('form')} />
       <div
         className="mt-3 grid grid-cols-3 overflow-hidden rounded-lg border border-line-2 lg:hidden"
         role="group"
@@ -104,6 +107,20 @@ export function SetupView({ setup, change }: { setup: Setup; change: (next: Setu
         </section>
       </div>
     </>
+  );
+}
+
+/** What is not known, and what hangs on it: open at once where values are only typical, since there it is what to do next. */
+function WhatIsOpen({ setup, verdict, onForm }: { setup: Setup; verdict: Severity; onForm: () => void }) {
+  const typical = useMemo(() => assumedInRig(setup).length > 0, [setup]);
+  const [wanted, setWanted] = useState<boolean | null>(null);
+  const shown = wanted ?? typical;
+  if (!typical && verdict !== 'untested' && wanted === null) return null;
+  return (
+    <details className="mt-3" open={shown} onToggle={(event) => setWanted(event.currentTarget.open)}>
+      <summary className="min-h-11 cursor-pointer py-2.5 text-lg font-semibold">What would sharpen it most</summary>
+      {shown && <Sharpen setup={setup} onForm={onForm} />}
+    </details>
   );
 }
 

@@ -33,6 +33,11 @@ export function SetupsPage() {
     <div className="mx-auto max-w-4xl px-4 py-6">
       <div className="flex items-end justify-between gap-3">
         <h1>Set-ups</h1>
+        {!next && (
+          <Link className="btn ml-auto" to={`/${name}/quick`}>
+            First answer
+          </Link>
+        )}
         {next?.kind !== 'add-setup' && (
           <button
             type="button"
@@ -63,10 +68,19 @@ export function SetupsPage() {
       ))}
       {next && next.kind !== 'add-setup' && (
         <section className="mt-8 max-w-xl">
-          <h2>Next: {next.kind === 'add-item' ? KINDS[next.item].add.toLowerCase() : 'add a person'}</h2>
+          <h2>An answer first</h2>
+          <p className="mt-1 text-ink-2">
+            Six questions about rope, device and yourself. What you enter can go into the locker afterwards.
+          </p>
+          <Link className="btn btn-act mt-4 px-6 text-lg" to={`/${name}/quick`}>
+            Ask me the six
+          </Link>
+          <h2 className="mt-8">
+            Or, thoroughly: {next.kind === 'add-item' ? KINDS[next.item].add.toLowerCase() : 'add a person'}
+          </h2>
           <p className="mt-1 text-ink-2">{next.why}</p>
           <Link
-            className="btn btn-act mt-4 px-6 text-lg"
+            className="btn mt-4 px-6 text-lg"
             to={`/${name}/locker/${next.kind === 'add-item' ? next.item : 'person'}/new`}
             state={{ back: `/${name}/setups` }}
           >

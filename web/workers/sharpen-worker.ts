@@ -1,0 +1,13 @@
+import { expose } from 'comlink';
+import { sharpen, type OpenFact } from '@core/choose';
+import type { Setup } from '@core/rig';
+import { paced } from './paced';
+
+const api = {
+  /** What is open of a set-up, with most hanging on it first; `onFact` hears how many facts are tried. Ended by terminating the worker. */
+  sharpen(setup: Setup, onFact: (done: number) => void): readonly OpenFact[] {
+    return sharpen(setup, paced(onFact));
+  },
+};
+export type SharpenWorker = typeof api;
+expose(api);

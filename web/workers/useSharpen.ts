@@ -1,0 +1,18 @@
+import type { Remote } from 'comlink';
+import { useCallback } from 'react';
+import type { OpenFact } from '@core/choose';
+import type { Setup } from '@core/rig';
+import type { SharpenWorker } from './sharpen-worker';
+import { useWorkerJob } from './useWorkerJob';
+
+const create = () => new Worker(new URL('./sharpen-worker.ts', import.meta.url), { type: 'module' });
+
+/** What would sharpen the verdict of a set-up most, in a worker. */
+export function useSharpen(setup: Setup) {
+  const ask = useCallback(
+    (api: Remote<SharpenWorker>, onFact: (done: number) => void): Promise<readonly OpenFact[]> =>
+      api.sharpen(setup, onFact),
+    [setup],
+  );
+  return useWorkerJob({ create, ask });
+}
