@@ -114,6 +114,9 @@ describe('a try of one’s own near the ground', () => {
     expect(good).toContain(true);
     const bad = left(tried(rig(toothed), { result: 'pushed-open' }));
     expect(bad.filter(Boolean).length).toBeLessThan(good.filter(Boolean).length);
+    // A try in which it held, or slid a little, takes nothing away from what holds.
+    for (const result of ['held', 'slid'] as const)
+      expect(left(tried(rig(toothed), { result, travelMm: 200 }))).toEqual(good);
   });
   it('nothing is asked where nothing can be tried: one grip, or a part that is not chosen', () => {
     expect(benchSubjects(contextOf(filled(SETUPS['self-belay-top-rope'])))).toEqual([]);

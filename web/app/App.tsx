@@ -50,6 +50,9 @@ const UsePage = page('This form', () => import('../features/log/UsePage').then((
 const FilesPage = page('The page about files', () => import('../features/files/FilesPage').then((m) => m.FilesPage));
 const SharePage = page('The page to share', () => import('../features/share/SharePage').then((m) => m.SharePage));
 const OpenPage = page('The set-up from the link', () => import('../features/share/OpenPage').then((m) => m.OpenPage));
+const SettingsPage = page('The settings', () =>
+  import('../features/settings/SettingsPage').then((m) => m.SettingsPage),
+);
 const SourcesPage = page('The list of sources', () =>
   import('../features/sources/SourcesPage').then((m) => m.SourcesPage),
 );
@@ -112,6 +115,7 @@ export function App() {
                   <Route path="log/use/:useId" element={<UsePage />} />
                   <Route path="log/:checkId" element={<RecordPage />} />
                   <Route path="files" element={<FilesPage />} />
+                  <Route path="settings" element={<SettingsPage />} />
                   <Route path="sources" element={<SourcesPage />} />
                   <Route path="*" element={<NotFound />} />
                 </Route>

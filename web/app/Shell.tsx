@@ -8,6 +8,7 @@ import {
   Redo2,
   Route as RouteIcon,
   Ruler,
+  Settings,
   Sun,
   Undo2,
   Warehouse,
@@ -22,6 +23,9 @@ import { SaveIndicator } from './SaveIndicator';
 import { usePlace } from './place';
 
 // Not needed for the first screen.
+const Finder = part('The search', () => import('../features/find/Finder').then((m) => m.Finder), {
+  waiting: () => <span className="size-11" />,
+});
 const Shortcuts = part('What the keys do', () => import('./Shortcuts').then((m) => m.Shortcuts));
 
 const PLACES = [
@@ -31,13 +35,13 @@ const PLACES = [
   { to: 'locker', label: 'Locker', Icon: Warehouse },
   { to: 'fit', label: 'Fit', Icon: Grid3x3, deskOnly: true },
   { to: 'log', label: 'Log', Icon: BookOpenText },
-  { to: 'files', label: 'Files', Icon: FolderDown },
+  { to: 'files', label: 'Files', Icon: FolderDown, deskOnly: true },
 ] as const satisfies readonly { to: string; label: string; Icon: LucideIcon; deskOnly?: true }[];
 
 interface PlacesProps {
   readonly className: string;
   readonly linkClass: string;
-  /** Leaves out what is for the desk: the bar under the thumb has six places. */
+  /** Leaves out what is for the desk: the bar under the thumb has five places. */
   readonly phone?: boolean;
 }
 
@@ -105,7 +109,7 @@ export function Shell() {
       >
         To the content
       </a>
-      <header className="no-print sticky top-0 z-20 flex items-center gap-2 border-b border-line bg-surface px-3 sm:px-5">
+      <header className="no-print sticky top-0 z-20 flex flex-wrap items-center gap-x-2 border-b border-line bg-surface px-3 sm:px-5">
         <Link to="/" className="flex items-baseline gap-2 py-2 font-bold text-act" aria-label="Zevrin, to the start">
           <span className="text-xl tracking-tight">Zevrin</span>
         </Link>
@@ -115,10 +119,11 @@ export function Shell() {
         <Places className="ml-3 hidden sm:flex" linkClass="flex items-center gap-2 px-3.5 py-3 whitespace-nowrap" />
         <div className="ml-auto flex items-center gap-1">
           <SaveIndicator />
+          <Finder />
           <History />
           <button
             type="button"
-            className="btn border-0 bg-transparent px-2"
+            className="btn hidden border-0 bg-transparent px-2 sm:flex"
             onClick={() => setSystem(other)}
             aria-label={`Units: ${system === 'metric' ? 'metric' : 'feet and pounds'}. Change`}
             title="Change units"
@@ -128,13 +133,21 @@ export function Shell() {
           </button>
           <button
             type="button"
-            className="btn border-0 bg-transparent px-2"
+            className="btn hidden border-0 bg-transparent px-2 sm:flex"
             onClick={() => setTheme(theme === 'dark' ? 'light' : 'dark')}
             aria-label={theme === 'dark' ? 'Light colours' : 'Dark colours'}
             title={theme === 'dark' ? 'Light colours' : 'Dark colours'}
           >
             {theme === 'dark' ? <Sun aria-hidden className="size-5" /> : <Moon aria-hidden className="size-5" />}
           </button>
+          <Link
+            className="btn border-0 bg-transparent px-2"
+            to={`/${name}/settings`}
+            aria-label="Settings"
+            title="Settings"
+          >
+            <Settings aria-hidden className="size-5" />
+          </Link>
         </div>
       </header>
       {unreadable.length > 0 && (
@@ -148,7 +161,7 @@ export function Shell() {
       </main>
       <Places
         phone
-        className="no-print fixed inset-x-0 bottom-0 z-20 grid grid-cols-6 border-t border-line bg-surface pb-[env(safe-area-inset-bottom)] sm:hidden"
+        className="no-print fixed inset-x-0 bottom-0 z-20 grid grid-cols-5 border-t border-line bg-surface pb-[env(safe-area-inset-bottom)] sm:hidden"
         linkClass="flex min-h-14 flex-col items-center justify-center text-sm"
       />
     </div>

@@ -9,6 +9,13 @@ const schema = z.object({
   theme: z.enum(['light', 'dark']),
   // Not there in what was kept before there was a choice.
   words: z.enum(['rappel', 'abseil']).default('rappel'),
+  textSize: z.enum(['usual', 'large', 'largest']).default('usual'),
+  /** As the machine says, or less in any case. */
+  motion: z.enum(['machine', 'less']).default('machine'),
+  /** What new people and the first answer begin with; null: asked. */
+  hand: z.enum(['right', 'left']).nullable().default(null),
+  /** Days after which a copy is asked for; null: never. */
+  remindDays: z.number().int().min(1).max(365).nullable().default(30),
 });
 type Stored = z.infer<typeof schema>;
 
@@ -17,6 +24,7 @@ interface Preferences extends Stored {
   readonly setTheme: (theme: Stored['theme']) => void;
   /** With the units that go with the words. */
   readonly setWords: (words: Vocabulary) => void;
+  readonly set: (choice: Partial<Pick<Stored, 'textSize' | 'motion' | 'hand' | 'remindDays'>>) => void;
 }
 
 const Context = createContext<Preferences | null>(null);
@@ -25,6 +33,10 @@ function initial(): Stored {
   const fallback: Stored = {
     system: 'metric',
     words: 'rappel',
+    textSize: 'usual',
+    motion: 'machine',
+    hand: null,
+    remindDays: 30,
     theme: window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light',
   };
   try {
@@ -35,11 +47,15 @@ function initial(): Stored {
   }
 }
 
-/** Units and theme: of the person, not of a workspace, and the same in every tab. */
+/** Units, words, theme, text and motion: of the person, not of a workspace, and the same in every tab. */
 export function PreferencesProvider({ children }: { children: ReactNode }) {
   const [stored, setStored] = useState(initial);
   useEffect(() => {
-    document.documentElement.dataset.theme = stored.theme;
+    Object.assign(document.documentElement.dataset, {
+      theme: stored.theme,
+      text: stored.textSize,
+      motion: stored.motion,
+    });
     try {
       localStorage.setItem(KEY, JSON.stringify(stored));
     } catch {
@@ -58,6 +74,7 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
       ...stored,
       setSystem: (system) => setStored((s) => ({ ...s, system })),
       setTheme: (theme) => setStored((s) => ({ ...s, theme })),
+      set: (choice) => setStored((s) => ({ ...s, ...choice })),
       setWords: (words) => setStored((s) => ({ ...s, words, system: VOCABULARIES[words].system })),
     }),
     [stored],

@@ -8,6 +8,7 @@ import { Link } from 'react-router';
 import { COLLECTIONS, emptyWorkspace, writeWorkspace, type Collection, type Workspace } from '@core/files';
 import type { Setup } from '@core/rig';
 import type { Sequence } from '@core/sequence';
+import { copyTaken } from '../settings/last-copy';
 import { usePlace } from '../../app/place';
 import { useTitle } from '../../app/useTitle';
 import { addSetup } from '../../store/edits';
@@ -109,6 +110,7 @@ export function FilesPage() {
   const takeCopy = async () => {
     // What waits goes to the disk first; when it cannot, the copy is made of what is on the screen.
     const file = `zevrin-${name}-${format(new Date(), 'yyyy-MM-dd')}.zevrin.json`;
+    copyTaken(name, new Date());
     if (sync.pending() > 0) return downloadText(file, writeWorkspace(data));
     const hired = hireForFiles();
     try {

@@ -17,7 +17,8 @@ import { useSchemaForm } from '../../ui/useSchemaForm';
 import { DeclarationsField, type DeclarationDraft } from './DeclarationsField';
 import { FoldedThreadings } from '../../drawing/threaded/lazy';
 import { OnlyTypical, StartFrom, TypicalNote } from './Typical';
-import { blankOf, isLockerKind, KINDS, schemaOf, type LockerKind } from './kinds';
+import { blankOf } from './blank';
+import { isLockerKind, KINDS, schemaOf, type LockerKind } from './kinds';
 
 export function ItemPage() {
   const { kind, id } = useParams();
@@ -78,12 +79,15 @@ function ItemForm({ kind, thing, gone }: ItemFormProps) {
   const data = useWorkspace();
   const act = useUndoable();
   const navigate = useNavigate();
-  const { system } = usePreferences();
+  const { system, hand } = usePreferences();
   const schema = schemaOf(kind);
   // Where the person came from (a set-up, the next action) is where they go back to.
   const state = useLocation().state as { back?: string } | null;
   const back = state?.back ?? `/${name}/locker`;
-  const [blank] = useState(() => blankOf(kind, 'not-saved-yet'));
+  const [blank] = useState(() => ({
+    ...blankOf(kind, 'not-saved-yet'),
+    ...(kind === 'person' && hand ? { brakeHand: hand } : {}),
+  }));
   const form = useSchemaForm({
     schema,
     draftKey: `${name}/${kind}/${thing?.id ?? 'new'}`,

@@ -4,7 +4,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { constructionsFor, familiesFor, quickSchema, quickSetup, type QuickQuestion } from '@core/choose';
 import { DEVICE_FAMILIES, fieldMeta, ROPE_CONSTRUCTIONS } from '@core/gear';
 import { TEMPLATE_IDS, type TemplateId } from '@core/rig';
-import { useWords } from '../../app/preferences';
+import { usePreferences, useWords } from '../../app/preferences';
 import { usePlace } from '../../app/place';
 import { useTitle } from '../../app/useTitle';
 import { FamilyPicture } from '../../drawing/FamilyPicture';
@@ -22,6 +22,7 @@ const BLANK = { template: '', diameterMm: null, construction: '', family: '', ma
 export function QuickPage() {
   useTitle('A first answer');
   const inWords = useWords();
+  const { hand } = usePreferences();
   const { name: place } = usePlace();
   const { setups } = useWorkspace();
   const dispatch = useAppDispatch();
@@ -32,7 +33,7 @@ export function QuickPage() {
   const form = useSchemaForm({
     schema: quickSchema,
     draftKey: `${place}/quick/${asked ?? ''}`,
-    now: { ...BLANK, template: isTemplate(asked) ? asked : '' },
+    now: { ...BLANK, template: isTemplate(asked) ? asked : '', brakeHand: hand ?? '' },
     onValid: (value) => {
       const question = value as QuickQuestion;
       const setup = quickSetup(question, {

@@ -11,6 +11,7 @@ import { SEVERITY_WORDS, SeverityMark } from '../../ui/SeverityMark';
 import { StartCheck } from '../check/StartCheck';
 import { VerdictBanner, verdictSentence } from './VerdictBanner';
 import { part } from '../../ui/part';
+import { Way } from './Way';
 
 const FindingList = part('The list of findings', () => import('./FindingList').then((m) => m.FindingList));
 const Schools = part('The questions on which practice differs', () => import('./Schools').then((m) => m.Schools));
@@ -44,6 +45,7 @@ export function SetupView({ setup, change }: { setup: Setup; change: (next: Setu
   return (
     <>
       <VerdictBanner assessment={assessment} action={<StartCheck setup={setup} assessment={assessment} />} />
+      <Way setup={setup} assessment={assessment} onForm={() => setPanel('form')} />
       <WhatIsOpen setup={setup} verdict={assessment.verdict} onForm={() => setPanel('form')} />
       <div
         className="mt-3 grid grid-cols-3 overflow-hidden rounded-lg border border-line-2 lg:hidden"

@@ -21,27 +21,29 @@ function show(data: Workspace) {
   });
   return () => page.data().setups;
 }
-const labels = () => screen.getByRole('region', { name: 'What are you going to do?' }).querySelectorAll('li button');
+// Loaded when it is opened.
+const labels = async () =>
+  (await screen.findByRole('region', { name: 'What are you going to do?' })).querySelectorAll('li button');
 
-it('an empty workspace leads to the first thing that is missing; the question is one click away', () => {
+it('an empty workspace leads to the first thing that is missing; the question is one click away', async () => {
   show(emptyWorkspace());
   expect(screen.getByRole('link', { name: 'Add a rope' })).toBeTruthy();
   expect(screen.queryByText('What are you going to do?')).toBeNull();
   fireEvent.click(screen.getByRole('button', { name: 'New set-up' }));
-  expect(labels()).toHaveLength(Object.keys(TEMPLATES).length);
+  expect(await labels()).toHaveLength(Object.keys(TEMPLATES).length);
 });
 
-it('with gear and somebody to use it, the question stands open', () => {
+it('with gear and somebody to use it, the question stands open', async () => {
   show({ ...demoWorkspace(), setups: [], checks: [] });
-  expect(labels()).toHaveLength(Object.keys(TEMPLATES).length);
+  expect(await labels()).toHaveLength(Object.keys(TEMPLATES).length);
   expect(screen.queryByRole('button', { name: 'New set-up' })).toBeNull();
 });
 
-it('every answer is there once, and makes its set-up in one click, each time under a name of its own', () => {
+it('every answer is there once, and makes its set-up in one click, each time under a name of its own', async () => {
   const texts = new Set<string | null>();
   for (const template of Object.values(TEMPLATES)) {
     const setups = show({ ...demoWorkspace(), setups: [], checks: [] });
-    for (const button of labels()) texts.add(button.textContent);
+    for (const button of await labels()) texts.add(button.textContent);
     fireEvent.click(screen.getByRole('button', { name: template.label }));
     const [made] = setups();
     expect(made).toMatchObject({ template: template.id, job: template.job, name: template.label });
@@ -56,6 +58,7 @@ it('every answer is there once, and makes its set-up in one click, each time und
   const demo = demoWorkspace();
   const setups = show({ ...demo, setups: [{ ...demo.setups[0]!, name: 'Belay a leader' }] });
   fireEvent.click(screen.getByRole('button', { name: 'New set-up' }));
+  await labels();
   fireEvent.click(screen.getByRole('button', { name: 'Belay a leader' }));
   expect(setups().map((s) => s.name)).toEqual(['Belay a leader', 'Belay a leader 2']);
 });

@@ -10,12 +10,15 @@ import { useWorkspace } from '../../store/hooks';
 import { printDay } from '../../ui/dates';
 import { nextAction } from '../../store/next-action';
 import { KINDS } from '../locker/kinds';
-import { WhatToDo } from './WhatToDo';
 import { LongList } from '../../ui/LongList';
 import { part } from '../../ui/part';
 
 // The engine is large: the list stands first, the verdicts follow.
 const SetupVerdict = part('The verdict', () => import('./verdicts').then((m) => m.SetupVerdict));
+
+// What one opens, and what comes now and then.
+const WhatToDo = part('What one can do', () => import('./WhatToDo').then((m) => m.WhatToDo));
+const CopyReminder = part('The reminder', () => import('../settings/CopyReminder').then((m) => m.CopyReminder));
 
 /** What one is going to do, and all set-ups with their verdicts; while gear is missing, the one thing to do next. */
 export function SetupsPage() {
@@ -55,6 +58,7 @@ export function SetupsPage() {
           <WhatToDo />
         </div>
       )}
+      <CopyReminder />
       {running.map((check) => (
         <p
           key={check.id}

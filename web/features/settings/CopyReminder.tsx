@@ -1,0 +1,31 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { usePlace } from '../../app/place';
+import { usePreferences } from '../../app/preferences';
+import { useWorkspace } from '../../store/hooks';
+import { copyDue, daysSinceCopy } from './last-copy';
+
+/** Everything is in this browser alone: now and then a copy is asked for. */
+export function CopyReminder() {
+  const { name } = usePlace();
+  const data = useWorkspace();
+  const { remindDays } = usePreferences();
+  const [now] = useState(() => new Date());
+  const [later, setLater] = useState(false);
+  const days = daysSinceCopy(name, now);
+  if (later || name === 'demo' || !copyDue(data, days, remindDays, now)) return null;
+  return (
+    <p className="mt-4 flex flex-wrap items-center gap-3 rounded-lg bg-sunk px-4 py-2">
+      <span className="min-w-52 flex-1">
+        {days === null ? 'No copy was taken yet' : `The last copy was taken ${days} days ago`}: everything is in this
+        browser alone.
+      </span>
+      <Link className="btn" to={`/${name}/files`}>
+        Take a copy
+      </Link>
+      <button type="button" className="btn" onClick={() => setLater(true)}>
+        Later
+      </button>
+    </p>
+  );
+}
