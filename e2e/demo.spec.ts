@@ -198,7 +198,7 @@ test('the words of the trade are the reader’s, on every page; a name keeps the
   await saved(page);
   await open(page, '/');
   await page.getByLabel('Words').selectOption({ label: 'Abseil, karabiner, abseil loop, colour · metres' });
-  await expect(page.getByText(/Belay, abseil, lower/)).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Abseil on two strands' })).toBeVisible();
   await open(page, '/demo/setups');
   await expect(page.getByText('Rappel at the low span')).toBeVisible();
   await expect(page.getByText(/^Abseil on two strands, /).first()).toBeVisible();

@@ -91,7 +91,7 @@ test('the steps of a set-up are one click away, and the same ones the next time'
   await expect(verdict(page)).toContainText('No fault found');
   const { pathname } = new URL(page.url());
   await open(page, '/demo/setups/setup-pier-3');
-  await page.getByRole('link', { name: 'Order of steps' }).click();
+  await page.getByRole('button', { name: 'Order of steps' }).click();
   await expect(page).toHaveURL(new RegExp(`${pathname}$`));
   await open(page, '/demo/setups/setup-pier-5-up');
   await expect(page.getByText('No order of steps is shipped for this rig yet.')).toBeVisible();

@@ -1,7 +1,7 @@
 import { assess } from '../core/assess/index.ts';
 import { combined, itemOf, openSetup, search, take, type Question } from '../core/choose/index.ts';
 import { demoWorkspace } from '../core/samples/index.ts';
-import { codes, expect, open, saved, test, verdict } from './helpers.ts';
+import { codes, expect, open, saved, seriousAxe, test, verdict } from './helpers.ts';
 
 const { people, wayTests, ...demo } = demoWorkspace();
 // In the order in which the app has them, by id: of equals the first is shown first.
@@ -110,4 +110,26 @@ test('a long computation shows its progress, can be stopped, and begun again', a
   letGo();
   await page.getByRole('button', { name: 'Compute again' }).click();
   await expect(page.locator('[data-combination]').first()).toBeVisible();
+});
+
+test('a row reads at a glance, and three stand side by side', async ({ page }) => {
+  await open(page, '/demo/plan?job=rappel-double&height=20');
+  await page.getByLabel('Who goes down').selectOption({ label: 'Ilse Marrowby' });
+  const row = page.getByRole('region', { name: 'Combinations' }).locator('[data-combination]').first();
+  await expect(row).toContainText(/Rope in the declared range: /);
+  await expect(row).toContainText(/your hand holds .* what is needed/);
+  const compare = page.getByRole('checkbox', { name: /^Compare: / });
+  for (const at of [0, 1, 2]) await compare.nth(at).check();
+  await expect(compare.nth(3)).toBeDisabled();
+  const beside = page.getByRole('region', { name: 'Side by side' });
+  await expect(beside.locator('[data-compared]')).toHaveCount(3);
+  expect(await seriousAxe(page)).toEqual([]);
+  await compare.nth(1).uncheck();
+  await expect(beside.locator('[data-compared]')).toHaveCount(2);
+  await expect(compare.nth(3)).toBeEnabled();
+  await beside
+    .getByRole('button', { name: /^Take: / })
+    .last()
+    .click();
+  await expect(page).toHaveURL(/\/demo\/setups\/.+/);
 });

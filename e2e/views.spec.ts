@@ -23,6 +23,8 @@ const VIEWS = [
   '/demo/log/use/new',
   '/demo/files',
   '/demo/sources',
+  '/demo/settings',
+  '/demo/quick?do=tree-stationary',
   '/demo/nowhere',
 ];
 

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { fillTemplate } from '@core/finding';
 import type { Combination } from '@core/choose';
 import type { Setup } from '@core/rig';
@@ -6,6 +6,7 @@ import { usePreferences } from '../../app/preferences';
 import type { SearchAnswer } from '../../workers/search-worker';
 import { combinationKey } from './combination-key';
 import { CombinationRow } from './CombinationRow';
+import { Compare, MOST_COMPARED } from './Compare';
 import { Rejected } from './Rejected';
 
 const SHOWN = 8;
@@ -20,7 +21,17 @@ interface AnswerProps {
 export function Answer({ open, answer, onTake }: AnswerProps) {
   const reader = usePreferences();
   const [shown, setShown] = useState(SHOWN);
+  // By what tells them apart: a new search may bring the same ones again.
+  const [compared, setCompared] = useState<readonly string[]>([]);
+  const toggle = (combination: Combination) => {
+    const key = combinationKey(combination);
+    setCompared((now) => (now.includes(key) ? now.filter((k) => k !== key) : [...now, key].slice(-MOST_COMPARED)));
+  };
   const { combinations, rejected, found, stopped, needs, outcome } = answer;
+  const chosen = useMemo(
+    () => combinations.filter((c) => compared.includes(combinationKey(c))),
+    [combinations, compared],
+  );
   return (
     <>
       {needs.length > 0 && (
@@ -39,6 +50,7 @@ export function Answer({ open, answer, onTake }: AnswerProps) {
           : `${found} ${found === 1 ? 'combination' : 'combinations'} without a Stop, best first`}
       </h2>
       {outcome === 'cut' && <p className="mt-1">The search was cut short; there may be better ones.</p>}
+      {chosen.length > 1 && <Compare open={open} chosen={chosen} onTake={onTake} />}
       <ol className="mt-2 divide-y divide-line border-y border-line">
         {combinations.slice(0, shown).map((combination) => (
           <CombinationRow
@@ -46,6 +58,9 @@ export function Answer({ open, answer, onTake }: AnswerProps) {
             open={open}
             combination={combination}
             onTake={() => onTake(combination)}
+            onCompare={() => toggle(combination)}
+            compared={compared.includes(combinationKey(combination))}
+            full={compared.length >= MOST_COMPARED}
           />
         ))}
       </ol>

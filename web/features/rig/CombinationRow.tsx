@@ -9,6 +9,8 @@ import { deviceOf, hitchOf, mainConnector, ropeSlots, slingOf, type Setup } from
 import { usePreferences } from '../../app/preferences';
 import { useWorkspace } from '../../store/hooks';
 import { SeverityMark } from '../../ui/SeverityMark';
+import { FamilyPicture } from '../../drawing/FamilyPicture';
+import { Glance } from './Glance';
 import { marginsOf } from './margins';
 
 /** "Usnea 60 in Stile eight", or both ropes; what was there already is not named again. */
@@ -42,15 +44,28 @@ interface CombinationRowProps {
   readonly open: Setup;
   readonly combination: Combination;
   readonly onTake: () => void;
+  /** Puts it beside others, or takes it away again; undefined where nothing is compared. */
+  readonly onCompare?: () => void;
+  readonly compared?: boolean;
+  /** No more can stand beside each other. */
+  readonly full?: boolean;
 }
 
-/** One combination: the worst finding first, then how it is put together and what it has to spare. */
-export function CombinationRow({ open, combination, onTake }: CombinationRowProps) {
+/** One combination at a glance: its device, verdict, the one thing to mind and two bars; how it goes together is folded. */
+export function CombinationRow({
+  open,
+  combination,
+  onTake,
+  onCompare,
+  compared = false,
+  full = false,
+}: CombinationRowProps) {
   const { items, wayTests } = useWorkspace();
   const reader = usePreferences();
   const { system } = reader;
   const setup = useMemo(() => combined(open, combination.picks, items, wayTests), [open, combination, items, wayTests]);
-  const { verdict, findings, figures } = useMemo(() => assess(setup), [setup]);
+  const assessment = useMemo(() => assess(setup), [setup]);
+  const { verdict, findings, figures } = assessment;
   // What is open about the site is the same for all; what tells one from another is about its parts.
   const worst = findings.find((f) => f.severity === verdict && !SAME_FOR_ALL.test(f.code));
   const title = combinationName(setup);
@@ -63,10 +78,19 @@ export function CombinationRow({ open, combination, onTake }: CombinationRowProp
   const device = clipped?.device ?? setup.attachments.flatMap((a) => deviceOf(a)?.item ?? [])[0];
   const modes = rope && device && itemOf([...items, device], device.id) ? modesOf(device, setup.job, rope) : [];
   const how = howItGoes(setup);
+  const details = clipped !== undefined || modes.length > 0 || how.length > 0;
   return (
-    <li className="grid gap-x-5 gap-y-2 py-4 sm:grid-cols-[1fr_auto]" data-combination>
-      <div>
-        <p className="text-lg font-semibold">{title}</p>
+    <li className="grid gap-x-5 gap-y-2 py-4 sm:grid-cols-[4.5rem_minmax(0,1fr)_auto]" data-combination>
+      <div className="hidden sm:block">{device && <FamilyPicture family={device.family} size={72} />}</div>
+      <div className="grid gap-2">
+        <div className="flex items-center gap-2">
+          {device && (
+            <span className="sm:hidden">
+              <FamilyPicture family={device.family} size={44} />
+            </span>
+          )}
+          <p className="text-lg font-semibold">{title}</p>
+        </div>
         <p className="flex items-start gap-2">
           <SeverityMark severity={verdict} withWord size={16} />
           {verdict !== 'clear' && (
@@ -77,34 +101,55 @@ export function CombinationRow({ open, combination, onTake }: CombinationRowProp
             </span>
           )}
         </p>
-        {clipped && (
-          <p className="mt-1">
-            {clipped.connector.name}
-            {clipped.way && (
-              <>
-                : <span className="text-ink-2">{wayName(clipped.way, clipped.connector, clipped.device)}.</span>
-              </>
+        <Glance assessment={assessment} />
+        {details && (
+          <details>
+            <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">How it goes together</summary>
+            {clipped && (
+              <p>
+                {clipped.connector.name}
+                {clipped.way && (
+                  <>
+                    : <span className="text-ink-2">{wayName(clipped.way, clipped.connector, clipped.device)}.</span>
+                  </>
+                )}
+              </p>
             )}
-          </p>
+            {(modes.length > 0 || how.length > 0) && (
+              <p className="text-ink-2">
+                {modes.length > 0 ? `${modes.join('; ').replace(/^./, (c) => c.toUpperCase())}. ` : ''}
+                {how.join(' ')}
+              </p>
+            )}
+            <dl className="mt-1 flex flex-wrap gap-x-6">
+              {marginsOf(figures, system).map(([label, text]) => (
+                <div key={label} className="flex gap-2">
+                  <dt className="text-ink-2">{label}</dt>
+                  <dd className="num">{text}</dd>
+                </div>
+              ))}
+            </dl>
+          </details>
         )}
-        {(modes.length > 0 || how.length > 0) && (
-          <p className="text-ink-2">
-            {modes.length > 0 ? `${modes.join('; ').replace(/^./, (c) => c.toUpperCase())}. ` : ''}
-            {how.join(' ')}
-          </p>
-        )}
-        <dl className="mt-1 flex flex-wrap gap-x-6">
-          {marginsOf(figures, system).map(([label, text]) => (
-            <div key={label} className="flex gap-2">
-              <dt className="text-ink-2">{label}</dt>
-              <dd className="num">{text}</dd>
-            </div>
-          ))}
-        </dl>
       </div>
-      <button type="button" className="btn btn-act self-start" aria-label={`Take this: ${title}`} onClick={onTake}>
-        Take this
-      </button>
+      <div className="flex flex-wrap content-start gap-2 self-start sm:flex-col sm:items-end">
+        <button type="button" className="btn btn-act" aria-label={`Take this: ${title}`} onClick={onTake}>
+          Take this
+        </button>
+        {onCompare && (
+          <label className="flex min-h-11 cursor-pointer items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5 accent-act"
+              checked={compared}
+              disabled={!compared && full}
+              aria-label={`Compare: ${title}`}
+              onChange={onCompare}
+            />
+            Compare
+          </label>
+        )}
+      </div>
     </li>
   );
 }
