@@ -128,7 +128,7 @@ test('a row reads at a glance, and three stand side by side', async ({ page }) =
   await expect(beside.locator('[data-compared]')).toHaveCount(2);
   await expect(compare.nth(3)).toBeEnabled();
   await beside
-    .getByRole('button', { name: /^Take: / })
+    .getByRole('button', { name: /^Take this one: / })
     .last()
     .click();
   await expect(page).toHaveURL(/\/demo\/setups\/.+/);

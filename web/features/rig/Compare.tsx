@@ -68,7 +68,8 @@ export function Compare({ open, chosen, onTake }: CompareProps) {
                 {own.length > 6 && <li className="text-ink-2">And {own.length - 6} more.</li>}
               </ul>
               <dl>
-                {marginsOf(assessment.figures, reader.system).map(([label, text]) => (
+                {/* The first is the bar of the hand. */}
+                {marginsOf({ ...assessment.figures, brake: {} }, reader.system).map(([label, text]) => (
                   <div key={label} className="flex justify-between gap-3">
                     <dt className="text-ink-2">{label}</dt>
                     <dd className="num text-right">{text}</dd>
@@ -78,7 +79,7 @@ export function Compare({ open, chosen, onTake }: CompareProps) {
               <button
                 type="button"
                 className="btn mt-1 justify-self-start"
-                aria-label={`Take: ${title}`}
+                aria-label={`Take this one: ${title}`}
                 onClick={() => onTake(combination)}
               >
                 Take this one
