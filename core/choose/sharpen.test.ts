@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { assess, assumedInRig } from '../assess/index.ts';
 import { FAMILY_KEYS, servesJob, type Rope } from '../gear/index.ts';
 import { slotsOf } from '../parts/index.ts';
@@ -40,7 +40,7 @@ describe('a set-up from six answers', () => {
     for (const family of familiesFor(template)) {
       const setup = quick(template, { family });
       expect(setupSchema.safeParse(setup).success).toBe(true);
-      for (const s of [setup, wellRigged(setup)]) expect(assess(s).verdict, family).not.toBe('clear');
+      expect(assess(wellRigged(setup)).verdict, family).not.toBe('clear');
       const gear = JSON.stringify(setup);
       expect(gear).toContain('"nominalDiameterMm":9.8');
       expect(gear).toContain(`"family":"${family}"`);
@@ -97,7 +97,10 @@ describe('a set-up from six answers', () => {
 
 describe('what would sharpen it most', () => {
   const setup = wellRigged(quick('rappel-double'));
-  const facts = sharpen(setup);
+  let facts: ReturnType<typeof sharpen> = [];
+  beforeAll(() => {
+    facts = sharpen(setup);
+  });
   const pathOf = (f: (typeof facts)[number]) => (f.at.kind === 'field' ? f.at.path : f.at.ref);
   it('most first, nothing on which nothing hangs, each fact once', () => {
     expect(facts.length).toBeGreaterThan(10);
@@ -167,7 +170,7 @@ describe('what would sharpen it most', () => {
     expect(assumedInRig(SETUPS['rappel-double'])).toEqual([]);
   });
   it('a complete rig of every kind is gone through without a failure', () => {
-    for (const { name, setup: s } of variedSetups().slice(0, 12))
+    for (const { name, setup: s } of variedSetups().filter((_, i) => i % 16 === 0))
       for (const f of sharpen(s)) expect(Number.isFinite(f.swing), name).toBe(true);
   });
 });

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { SEVERITIES } from '../finding/index.ts';
 import { club } from '../samples/index.ts';
 import { exactly, STANDARD_GRAVITY_M_PER_S2 } from '../units/index.ts';
-import { brakeFigures, brakeForceN, brakeHand, tubeExponent, type BrakeHandInput } from './index.ts';
+import { brakeFigures, brakeForceN, brakeHand, brakeOf, tubeExponent, type BrakeHandInput } from './index.ts';
 
 const base: BrakeHandInput = {
   climber: club.ilse,
@@ -135,6 +135,28 @@ describe('brakeHand', () => {
     };
     expect(above(9.5)).toContain('friction.rope-holds-back');
     expect(above(10.5)).not.toContain('friction.rope-holds-back');
+  });
+
+  it('a stiff rope holds a light person back where a usual one does not, and only where its weight is below', () => {
+    const stiff = { ...base.ropeA, stiffness: 'stiff' } as const;
+    const light = { climber: { ...club.ilse, massKg: 45 }, descentM: 60, extraConnector: true };
+    const { topN } = figures({ ...base, ...light });
+    // The low end decides for a stiff one: it lies below the ten newton here, the middle above.
+    expect(topN.low).toBeLessThan(10);
+    expect(codes({ ...light, ropeA: stiff })).toContain('friction.rope-holds-back');
+    for (const rope of ['load', 'none'] as const)
+      expect(codes({ ...light, ropeA: stiff, rope })).not.toContain('friction.rope-holds-back');
+    // Heavy enough, even the low end runs.
+    const heavy = { climber: { ...club.tomas, massKg: 150 }, descentM: 20, extraConnector: false, ropeA: stiff };
+    expect(figures({ ...base, ...heavy }).topN.low).toBeGreaterThan(10);
+    expect(codes(heavy)).not.toContain('friction.rope-holds-back');
+  });
+
+  it('only grooves have a smooth side: an eight or a Munter brakes the same whichever way it is said to lie', () => {
+    for (const device of club.clubItems.filter((i) => i.kind === 'device')) {
+      const [smooth, grooves] = [brakeOf(device, true), brakeOf(device, false)];
+      expect(smooth, device.name).toBe(grooves === 'grooved-tube' ? 'tube' : grooves);
+    }
   });
 
   it('speaks of the hand above the device only while the hitch stands', () => {
