@@ -103,6 +103,8 @@ interface AskProps {
 const itemPathOf = (path: string) => (/\/(item|harness)\//.test(path) ? path.slice(0, path.lastIndexOf('/')) : null);
 
 function Ask({ fact, field, setup, onForm }: AskProps) {
+  // A number that is being typed is entered when it is left: entered sooner, its field would go while one types.
+  const [draft, setDraft] = useState<unknown>(undefined);
   const inWords = useWords();
   const { system } = usePreferences();
   const data = useWorkspace();
@@ -140,18 +142,34 @@ function Ask({ fact, field, setup, onForm }: AskProps) {
   const where = thing ? thing.name : whereOf(setup, field);
   const range = field.typical && thing ? typicalValues('kind' in thing ? thing.kind : 'person', key) : undefined;
   const [low, high] = range ?? [];
+  const commit = (value: unknown) => {
+    setDraft(undefined);
+    if (value === undefined) return;
+    if (thing) setThing(asOwn({ ...thing, [key]: value }, [key]), path);
+    else set(withField(setup, path, value), path);
+  };
   return (
     <>
       <SchemaField
         schema={field.schema}
         label={`${meta.label} · ${where}`}
-        value={path === 'site/anchorHeightM' ? valueAtPath(setup, path) || null : valueAtPath(setup, path)}
-        onChange={(value) => {
-          if (value === undefined) return;
-          if (thing) setThing(asOwn({ ...thing, [key]: value }, [key]), path);
-          else set(withField(setup, path, value), path);
+        value={
+          draft !== undefined
+            ? draft
+            : path === 'site/anchorHeightM'
+              ? valueAtPath(setup, path) || null
+              : valueAtPath(setup, path)
+        }
+        onChange={(value) => (meta.quantity ? setDraft(value) : commit(value))}
+        onLeave={() => {
+          if (draft !== undefined && draft !== null) commit(draft);
         }}
       />
+      {draft !== undefined && draft !== null && (
+        <button type="button" className="btn" onClick={() => commit(draft)}>
+          Enter it
+        </button>
+      )}
       {range && thing && (
         <p className="flex flex-wrap items-center gap-2 text-sm text-ink-2">
           <span>
