@@ -44,7 +44,7 @@ test('from the first screen to a verdict with six inputs, on a phone; what hangs
   await page.getByRole('button', { name: /^Put these \d+ things into the locker/ }).click();
   await expect(page.getByRole('button', { name: /^Put these/ })).toHaveCount(0);
   await page.getByRole('navigation', { name: 'Places' }).last().getByRole('link', { name: 'Locker' }).click();
-  await expect(page.getByRole('link', { name: /^You.*partly typical/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^The climber.*partly typical/ })).toBeVisible();
   await page.getByRole('link', { name: /^Rope of 9.6 mm/ }).click();
   await expect(page.getByText(/Only typical, from memory: length on the label/)).toBeVisible();
   await page.getByLabel('Length on the label').fill('70');

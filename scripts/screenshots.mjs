@@ -86,9 +86,6 @@ await at(DESK, '/demo/setups/setup-low-span', 'log.png', async (page) => {
   await checked(page);
   await page.getByRole('link', { name: 'Log', exact: true }).click();
 });
-await at({ width: 800, height: 1130 }, '/demo/setups/setup-high-span/card', 'card.png', (page) =>
-  page.emulateMedia({ media: 'print' }),
-);
 await at(DESK, '/demo/fit', 'fit.png', (page) =>
   page.getByRole('button', { name: /^Parmelia 45, white in Weir/ }).click(),
 );
@@ -99,7 +96,16 @@ await at(
   'connectors.png',
   (page) => page.getByRole('img', { name: /^Oval screw, green in/ }).scrollIntoViewIfNeeded(),
 );
-await at(DESK, '/demo/setups', 'start.png', (page) => page.getByRole('button', { name: 'New set-up' }).click());
+await at(DESK, '/', 'start.png');
+await at(PHONE, '/demo/quick?do=rappel-double', 'first-answer-phone.png', async (page) => {
+  await page.getByLabel('Thickness of the rope').fill('9.5');
+  await page.getByText('Single rope').click();
+  await page.getByText('Tube with brake grooves').click();
+  await page.getByLabel('You weigh').fill('74');
+  await page.getByText('Right', { exact: true }).click();
+  await page.getByRole('button', { name: 'Show the answer' }).click();
+  await page.locator('[data-open-fact]').first().waitFor();
+});
 await at({ width: 1280, height: 900 }, '/demo/setups/setup-wall-alone', 'alone.png', async (page) => {
   await page.getByRole('button', { name: 'Add …' }).click();
   await page.getByRole('menuitem', { name: /second grab above/i }).click();

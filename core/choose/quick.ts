@@ -68,8 +68,10 @@ export function quickSetup(
   const rope = typicalRope(newId(), diameterMm, construction, `Rope of ${diameterMm} mm`);
   const things: Readonly<Record<ReturnType<typeof slotsOf>[number]['kind'], (ref: string) => Item | Person | null>> = {
     person: (ref) => {
-      if (ref === braker) return typicalPerson(newId(), 'You', { massKg, brakeHand });
-      const somebody = typicalPerson(newId(), 'The other', { massKg: 75, brakeHand: 'right' });
+      // By what each does, so that sentences about them read as sentences.
+      const name = `The ${blank.persons.find((p) => p.id === ref)?.role ?? 'other'}`;
+      if (ref === braker) return typicalPerson(newId(), name, { massKg, brakeHand });
+      const somebody = typicalPerson(newId(), name, { massKg: 75, brakeHand: 'right' });
       return { ...somebody, assumed: [...somebody.assumed, 'massKg'] };
     },
     harness: () => assumedToo(typicalHarness(newId()), ['attachment']),

@@ -23,7 +23,7 @@ export function Way({ setup, assessment, onForm }: WayProps) {
   const data = useWorkspace();
   const order = useOrder(setup);
   const [asking, setAsking] = useState(false);
-  const { done, next, says } = wayThrough(setup, data);
+  const { done, next, says } = wayThrough(setup, data, assessment.findings.filter((f) => f.severity === 'stop').length);
   const running = data.checks.find((c) => c.setup.id === setup.id && c.outcome === 'running');
   const last = data.checks.filter((c) => c.setup.id === setup.id && c.outcome === 'complete').at(-1);
   const canCheck = assessment.verdict !== 'stop' && !assessment.findings.some((f) => f.code === 'rig.part-missing');

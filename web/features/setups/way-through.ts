@@ -34,10 +34,13 @@ export interface WayThrough {
 /**
  * How far somebody is with a set-up: what to take, rig it, check it, use it, log it. A check counts until the set-up is changed; orders of steps
  * that are under way say that it is in use.
+ *
+ * @param stops findings that are a *Stop* now: with one of them nothing is rigged as it should be.
  */
 export function wayThrough(
   setup: Setup,
   { checks, uses, sequences }: Pick<Workspace, 'checks' | 'uses' | 'sequences'>,
+  stops: number,
 ): WayThrough {
   const [missing, unsaid] = [notTaken(setup), notSaid(setup)];
   const checked = checks
@@ -49,7 +52,7 @@ export function wayThrough(
   const running = sequences.some((s) => s.name === `Steps: ${setup.name}`.slice(0, 80) && s.at !== null);
   const done = new Set<Stage>([
     ...(missing === 0 ? (['take'] as const) : []),
-    ...(missing === 0 && unsaid === 0 ? (['rig'] as const) : []),
+    ...(missing === 0 && unsaid === 0 && stops === 0 ? (['rig'] as const) : []),
     ...(checked ? (['check'] as const) : []),
     ...(logged ? (['use', 'log'] as const) : []),
   ]);
@@ -57,7 +60,10 @@ export function wayThrough(
   const things = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
   const says = {
     take: `${things(missing, 'place is', 'places are')} empty.`,
-    rig: `${things(unsaid, 'fact', 'facts')} about the rig ${unsaid === 1 ? 'is' : 'are'} not said: what is not seen at the desk is said at the rope.`,
+    rig:
+      stops > 0
+        ? `${things(stops, 'thing is', 'things are')} to be put right first.`
+        : `${things(unsaid, 'fact', 'facts')} about the rig ${unsaid === 1 ? 'is' : 'are'} not said: what is not seen at the desk is said at the rope.`,
     check: checks.some((c) => c.setup.id === setup.id && c.outcome === 'complete')
       ? 'It was changed since the last check.'
       : 'Nobody has checked it yet.',
