@@ -316,6 +316,18 @@ describe('events', () => {
     expect(most).toBeGreaterThan(0.5);
     expect(most).toBeLessThanOrEqual(4 - 0.3 + 1e-9);
   });
+  it('past the belay the same, shown or not: rope that runs on ends on the ground, and as much of it ran', () => {
+    const past = { ...DAMPED, climberSideM: 5, belayerSideM: 0, freeFallM: 10, ratio: 1, slipN: 500, roomM: 12 };
+    const [quick, shown] = [simulateCatch(past), simulateCatch(past, () => undefined)];
+    expect(quick.reachedGround && shown.reachedGround).toBe(true);
+    // The way of one step at 18 m/s on either side, and nothing else.
+    expect(Math.abs(quick.slipM - shown.slipM)).toBeLessThan(0.15);
+    for (const force of ['climberN', 'belayerN', 'pieceN'] as const) expect(quick[force]).toBeCloseTo(shown[force], 6);
+    expect(quick.downM).toBe(shown.downM);
+    // More than the weight: it comes to rest, in both the same.
+    const held = { ...past, slipN: 1500, roomM: 60 };
+    expect(simulateCatch(held)).toEqual(simulateCatch(held, () => undefined));
+  });
   it('rope runs on without end where the device holds less than the climber weighs', () => {
     const { unfinished, slipM } = run({ slipN: 300 });
     expect(unfinished).toBe(true);

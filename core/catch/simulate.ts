@@ -95,6 +95,17 @@ export function simulateCatch(fall: Fall, each?: (moment: CatchMoment) => void, 
         t1 = slipN;
       }
       t2 = t1;
+      // Rope that runs through the device with less than the climber weighs never stops before the ground does: nobody who looks on waits for it.
+      if (!each && t1 === slipN && slipN < m1 * G && v > 0 && roomM < Infinity) {
+        caught.reachedGround = true;
+        // All of the way but what the rope is stretched by.
+        slipped = Math.max(slipped, roomM - (slipN * a) / k);
+        downM = roomM;
+        caught.climberN = Math.max(caught.climberN, t1);
+        caught.belayerN = Math.max(caught.belayerN, t2);
+        caught.pieceN = Math.max(caught.pieceN, t1);
+        break;
+      }
     } else {
       t1 = (k * w1) / a;
       t2 = (k * w2) / b;
