@@ -75,7 +75,10 @@ export function catchReport(setup: Setup, given: Readonly<Record<string, string>
 /** The usual moment of a set-up with what was given for it; null when a value is wrong, which is then said. */
 function readMoment(usual: FallQuestion, given: Readonly<Record<string, string>>, says: string[]): FallQuestion | null {
   const values = Object.fromEntries(
-    Object.entries(given).map(([key, text]) => [key, isChoiceKey(key) ? text : text.trim() === '' ? NaN : Number(text)]),
+    Object.entries(given).map(([key, text]) => [
+      key,
+      isChoiceKey(key) ? text : text.trim() === '' ? NaN : Number(text),
+    ]),
   );
   const parsed = fallQuestionSchema.safeParse({ ...usual, ...values });
   if (parsed.success) return parsed.data;
