@@ -61,7 +61,7 @@ test('up a rope: lengths of tether, foot loop and body make the stroke, also typ
   await expect(page.getByRole('img', { name: /^Hanging and standing\..* foot loop 114 cm/ })).toBeVisible();
   // What keeps the height, with this person's stroke: another one is taken over, judged in its place.
   const captures = page.locator('[data-capture]');
-  expect(await captures.count()).toBeGreaterThan(3);
+  await expect.poll(() => captures.count()).toBeGreaterThan(3);
   await expect(captures.filter({ hasText: 'in this set-up' })).toContainText('Burr clamp');
   const plate = captures.filter({ hasText: 'Weir guide plate' });
   await expect(plate).toContainText('Going down needs another device.');
