@@ -37,6 +37,8 @@ export function simulateCatch(fall: Fall, each?: (moment: CatchMoment) => void, 
   const a = fall.climberSideM;
   const b = fall.belayerSideM;
   const fixed = fall.belayer === 'fixed';
+  const { tetherM } = fall;
+  const tethered = tetherM < Infinity;
   // The swing that damping is a share of, on a belay that does not give.
   const effectiveM = a + b / r;
   const swing = Math.sqrt(k / (effectiveM * m1));
@@ -208,9 +210,8 @@ export function simulateCatch(fall: Fall, each?: (moment: CatchMoment) => void, 
         vy = 0;
       }
       reach = Math.sqrt(px * px + py * py);
-      const drawnM = Math.hypot(besideM - px, groundY - py);
       const atPiece = reachM - reach >= wayM || py <= 0;
-      if (atPiece || drawnM >= fall.tetherM) {
+      if (atPiece || (tethered && Math.hypot(besideM - px, groundY - py) >= tetherM)) {
         caught.reachedPiece = atPiece;
         held = true;
         vx = 0;
