@@ -3,7 +3,9 @@ import { METRIC, renderFinding, SEVERITIES, type Severity } from '../finding/ind
 import { itemSchema, personSchema, typicalItems, typicalPerson, typicalValues, type Rope } from '../gear/index.ts';
 import { wellRigged, withFields, withItem, type Setup } from '../rig/index.ts';
 import { club, SETUPS, variedSetups } from '../samples/index.ts';
+import { slotsOf } from '../parts/index.ts';
 import { assess, assessPlain, assumedInRig, labelOf } from './index.ts';
+import { inTheLightOfTypical } from './typical.ts';
 
 const rank = (s: Severity) => SEVERITIES.indexOf(s);
 const rappel: Setup = SETUPS['rappel-double'];
@@ -45,6 +47,21 @@ describe('what hangs on a typical value is not known', () => {
     const own = withFields(withRope({ lengthM: 35, assumed: [] }), 'rope', { use: 'folded' });
     const stops = (s: Setup) => assess(s).findings.filter((f) => f.severity === 'stop');
     expect(stops(own).length).toBeGreaterThan(stops(setup).length);
+  });
+  it('what is minded at one end and a stop at the other is minded at least, and not merely unknown', () => {
+    const f = assess(withRope({})).findings[0]!;
+    // A stand-in for the engine: worse the longer the rope, never without a fault.
+    const judge = (s: Setup) => {
+      const { lengthM } = slotsOf(s).find((x) => x.ref === 'ropeA')!.item as Rope;
+      return [
+        { ...f, code: 'rig.edge-sharp' as const, severity: lengthM > 70 ? ('stop' as const) : ('mind' as const) },
+      ];
+    };
+    const told = (lengthM: number) => {
+      const s = withRope({ lengthM });
+      return inTheLightOfTypical(s, judge(s), judge).find((x) => x.code === 'rig.edge-sharp')!.severity;
+    };
+    expect([told(60), told(75)]).toEqual(['mind', 'mind']);
   });
   it('what is wrong at both ends is wrong', () => {
     const high = withFields(withFields(withRope({}), 'rope', { use: 'folded' }), 'site', { anchorHeightM: 120 });

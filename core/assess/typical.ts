@@ -1,4 +1,4 @@
-import { finding, findingKeys, literal, type Finding, type Ref, type Severity } from '../finding/index.ts';
+import { finding, findingKeys, literal, worse, type Finding, type Ref, type Severity } from '../finding/index.ts';
 import {
   assumedIn,
   fieldMeta,
@@ -53,15 +53,16 @@ function told(assumed: readonly AssumedInRig[]): Finding[] {
   });
 }
 
-const hanging = (f: Finding, on: ReadonlySet<string>): Finding => ({
+/** `least` is the mildest that it is judged with any of the values: so much is certain, and only what is no fault there is not known. */
+const hanging = (f: Finding, on: ReadonlySet<string>, least: Severity): Finding => ({
   ...f,
-  severity: 'untested',
+  severity: least === 'clear' ? 'untested' : least,
   says: `It hangs on what is only typical (${[...on].map((x) => x.toLowerCase()).join(', ')}): ${f.says}`,
 });
 
 /**
  * What was found, seen in the light of values that are only typical: each of them is taken to both ends of its range, or to what it could as well be,
- * one at a time, and whatever is judged otherwise there is not known. So a typical length neither clears anything nor cries wolf. Several at once are
+ * one at a time, and whatever is judged otherwise there is known only as far as all of them agree. So a typical length neither clears anything nor cries wolf. Several at once are
  * not tried: the finding about the thing itself keeps the whole from being clear.
  *
  * @param judge what the engine finds in a set-up, without this.
@@ -75,6 +76,7 @@ export function inTheLightOfTypical(
   if (assumed.length === 0) return [...found];
   const keys = findingKeys(found);
   const now = new Map<string, Severity>(keys.map((key, i) => [key, found[i]!.severity]));
+  const mildest = new Map<string, Severity>(now);
   const on = new Map<string, Set<string>>();
   const elsewhere = new Map<string, Finding>();
   const hangs = (key: string, label: string) => on.set(key, (on.get(key) ?? new Set()).add(label));
@@ -82,7 +84,13 @@ export function inTheLightOfTypical(
     for (const other of a.others) {
       const there = judge(withAssumed(setup, a, other));
       const theirs = new Map(findingKeys(there).map((key, i) => [key, there[i]!]));
-      for (const [key, severity] of now) if (theirs.get(key)?.severity !== severity) hangs(key, a.label);
+      for (const [key, severity] of now) {
+        const other = theirs.get(key)?.severity;
+        if (other === severity) continue;
+        hangs(key, a.label);
+        const known = mildest.get(key)!;
+        mildest.set(key, other === undefined ? 'clear' : worse(known, other) === known ? other : known);
+      }
       for (const [key, f] of theirs)
         if (!now.has(key) && f.severity !== 'clear') {
           hangs(key, a.label);
@@ -90,8 +98,8 @@ export function inTheLightOfTypical(
         }
     }
   return [
-    ...found.map((f, i) => (on.has(keys[i]!) ? hanging(f, on.get(keys[i]!)!) : f)),
-    ...[...elsewhere].map(([key, f]) => hanging(f, on.get(key)!)),
+    ...found.map((f, i) => (on.has(keys[i]!) ? hanging(f, on.get(keys[i]!)!, mildest.get(keys[i]!)!) : f)),
+    ...[...elsewhere].map(([key, f]) => hanging(f, on.get(key)!, 'clear')),
     ...told(assumed),
   ];
 }

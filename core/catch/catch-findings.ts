@@ -62,8 +62,7 @@ function past(scenario: Scenario, { spread }: CatchRuns): Finding {
     subject: ['belayer'],
     says: 'Nothing above the stance is clipped: a fall goes past the belay.',
     because: `It is {free} deep before the rope comes tight, {factor} as deep as the rope that is out is long, and pulls the ${direct ? 'anchor' : 'belayer and the anchor'} down with {force~}. Load and brake strand hang side by side there: a tube hardly brakes, and whether a cam grips is for its maker to say.`,
-    remedy:
-      'Clip a good piece before the leader leaves the stance, or lead the rope through a point of the anchor above.',
+    remedy: 'Clip a good piece before the leader leaves the stance.',
     numbers: [
       { key: 'free', label: 'Fall before the rope comes tight', quantity: 'lengthM', value: exactly(fall.freeFallM) },
       { key: 'factor', label: 'Fall factor', quantity: 'ratio', value: exactly(fall.freeFallM / fall.climberSideM) },

@@ -19,6 +19,7 @@ import {
   type Rope,
 } from '../gear/index.ts';
 import { slotsOf } from '../parts/index.ts';
+import { constant } from '../sources/index.ts';
 import {
   blankSetup,
   deviceOf,
@@ -71,7 +72,10 @@ export function quickSetup(
       // By what each does, so that sentences about them read as sentences.
       const name = `The ${blank.persons.find((p) => p.id === ref)?.role ?? 'other'}`;
       if (ref === braker) return typicalPerson(newId(), name, { massKg, brakeHand });
-      const somebody = typicalPerson(newId(), name, { massKg: 75, brakeHand: 'right' });
+      const somebody = typicalPerson(newId(), name, {
+        massKg: constant('typicalMassKg').best,
+        brakeHand: 'right',
+      });
       return { ...somebody, assumed: [...somebody.assumed, 'massKg'] };
     },
     harness: () => assumedToo(typicalHarness(newId()), ['attachment']),
@@ -81,7 +85,7 @@ export function quickSetup(
     connector: () =>
       assumedToo(typicalConnector(newId(), 'A connector', { shape: 'hms', lock: 'screw' }), ['shape', 'lock']),
     sling: () => assumedToo(typicalSling(newId(), 1200), ['loopLengthMm']),
-    cord: () => assumedToo(typicalCord(newId(), 6), ['nominalDiameterMm', 'closure']),
+    cord: () => assumedToo(typicalCord(newId(), constant('typicalCordMm').best), ['nominalDiameterMm', 'closure']),
   };
   return slotsOf(blank).reduce((setup, slot) => {
     const thing = slot.optional ? null : things[slot.kind](slot.ref);

@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { z } from 'zod';
 import { assess, assumedInRig } from '@core/assess';
 import type { OpenFact } from '@core/choose';
 import {
@@ -15,10 +16,12 @@ import {
 import { slotsOf } from '@core/parts';
 import { fieldsOf, valueAtPath, wellRigged, withField, withSnapshot, type Field, type Setup } from '@core/rig';
 import { printNumber, unitOf } from '@core/units';
+import { usePlace } from '../../app/place';
 import { usePreferences, useWords } from '../../app/preferences';
 import { changeSetup, keepAll, saveItem, savePerson } from '../../store/edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited } from '../../store/workspace-slice';
+import { draftStore } from '../../ui/draft';
 import { SchemaField } from '../../ui/SchemaField';
 import { SeverityMark } from '../../ui/SeverityMark';
 import { useUndoable } from '../../ui/useUndoable';
@@ -104,7 +107,18 @@ const itemPathOf = (path: string) => (/\/(item|harness)\//.test(path) ? path.sli
 
 function Ask({ fact, field, setup, onForm }: AskProps) {
   // A number that is being typed is entered when it is left: entered sooner, its field would go while one types.
-  const [draft, setDraft] = useState<unknown>(undefined);
+  // Until then a reload keeps it.
+  const { name: place } = usePlace();
+  const kept = useMemo(
+    () => draftStore(`${place}/open/${setup.id}/${fact.at.kind === 'field' ? fact.at.path : fact.at.ref}`, z.number()),
+    [place, setup.id, fact.at],
+  );
+  const [draft, setDrafted] = useState<unknown>(() => kept.read() ?? undefined);
+  const setDraft = (value: unknown) => {
+    if (typeof value === 'number') kept.write(value);
+    else kept.clear();
+    setDrafted(value);
+  };
   const inWords = useWords();
   const { system } = usePreferences();
   const data = useWorkspace();
