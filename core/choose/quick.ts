@@ -84,7 +84,7 @@ export function quickSetup(
     device: (ref) => (ref === main?.end.id ? (family === 'munter' ? MUNTER : typicalDevice(newId(), family)) : null),
     connector: () =>
       assumedToo(typicalConnector(newId(), 'A connector', { shape: 'hms', lock: 'screw' }), ['shape', 'lock']),
-    sling: () => assumedToo(typicalSling(newId(), 1200), ['loopLengthMm']),
+    sling: () => assumedToo(typicalSling(newId(), 600), ['loopLengthMm']),
     cord: () => assumedToo(typicalCord(newId(), constant('typicalCordMm').best), ['nominalDiameterMm', 'closure']),
   };
   return slotsOf(blank).reduce((setup, slot) => {
