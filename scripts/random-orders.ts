@@ -12,7 +12,9 @@ import {
 } from '../core/sequence/index.ts';
 import { randomFrom } from '../core/sequence/random.test-help.ts';
 
-const ORDERS = Number(process.argv[2] ?? 20_000);
+// `npm run orders -- 5000 alone-again`: how many, and of which procedures; all of them where none is named.
+const [count = '20000', ...only] = process.argv.slice(2);
+const ORDERS = Number(count);
 const MOST_CHANGES = 6;
 
 const verdictOf = (sequence: Sequence, ids: readonly string[]) => {
@@ -32,7 +34,7 @@ function departures(shipped: readonly string[], ids: readonly string[]): string[
   return [...left, ...turned];
 }
 
-for (const procedureId of PROCEDURE_IDS) {
+for (const procedureId of PROCEDURE_IDS.filter((id) => only.length === 0 || only.includes(id))) {
   const { variants }: Procedure = PROCEDURES[procedureId];
   const every = variants.reduce<Sequence[]>(
     (list, { id, options }) => list.flatMap((s) => Object.keys(options).map((o) => withOption(s, id, o))),

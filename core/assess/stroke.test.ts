@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { strokeFigures } from '../between/index.ts';
+import { gripHeights, strokeFigures } from '../between/index.ts';
 import { knotsFor, strokeOf } from '../geometry/index.ts';
 import { contextOf } from '../parts/index.ts';
-import { variation, wellRigged, without, withItem, type Setup } from '../rig/index.ts';
+import { SYSTEMS, variation, wellRigged, without, withAll, withItem, withOrder, type Setup } from '../rig/index.ts';
 import { changed, club, filled, SETUPS } from '../samples/index.ts';
 import { constant } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
@@ -119,5 +119,132 @@ describe('a foot loop in the rig', () => {
         .join();
     expect(open(filled(SETUPS.ascend))).toMatch(/tether and foot loop/);
     expect(open(up)).not.toMatch(/tether and foot loop/);
+  });
+});
+
+describe('the foot loop at the lower of two', () => {
+  const system = (id: string) => SYSTEMS.find((x) => x.id === id)!;
+  const clamp = club.otherDevices.find((d) => d.family === 'clamp-toothed')!;
+  const squeeze = { ...clamp, id: 'squeeze', name: 'Squeeze', family: 'clamp-squeeze' as const };
+  /** Two clamps on slings of the given lengths, mm. */
+  const rig = (upperMm: number, lowerMm: number, footMm: number, item: typeof clamp = clamp, massKg = 80): Setup => {
+    const bare = withItem(wellRigged(system('squeeze').build(SETUPS.ascend)), 'climber', {
+      ...club.tomas,
+      massKg,
+      tieInHeightMm: 1000,
+    });
+    const geared = filled(withItem(withItem(bare, 'device', item), 'above-device', { ...item, id: 'other' }));
+    return withAll(geared, [
+      ['above-tether', { measuredMm: upperMm }],
+      ['main-tether', { measuredMm: lowerMm }],
+      ['foot-sling', { measuredMm: footMm }],
+    ]);
+  };
+  const figures = (s: Setup) =>
+    strokeFigures(
+      s.attachments.find((a) => a.id === 'foot-loop')!,
+      contextOf(s),
+    )!;
+  const heights = (s: Setup, id: string) =>
+    gripHeights(
+      s.attachments.find((a) => a.id === id)!,
+      contextOf(s),
+    )!;
+  const found = (s: Setup, code: string) => assess(s).findings.find((f) => f.code === code)!;
+
+  it('it comes no higher than to the end of its own tether, nor than to just below the one that carries', () => {
+    const [short, long] = [rig(700, 300, 1100), rig(400, 900, 1100)];
+    expect(figures(short).tetherMm).toEqual(heights(short, 'main').bottomMm);
+    const { topMm, bottomMm } = heights(long, 'main');
+    expect(figures(long).tetherMm.best).toBe(heights(long, 'above').bottomMm.best - (topMm.best - bottomMm.best));
+    // By hand, from the lengths alone: stroke = height of the lower grip - (foot loop - tie-in).
+    expect(figures(short).strokeMm.best).toBeCloseTo(heights(short, 'main').bottomMm.best - (1100 - 1000), 9);
+  });
+  it('laws: a longer tether of either never lowers the stroke', () => {
+    const mm = fc.integer({ min: 150, max: 900 });
+    fc.assert(
+      fc.property(mm, mm, fc.nat(300), (upper, lower, more) => {
+        const base = figures(rig(upper, lower, 1100)).strokeMm.best;
+        expect(figures(rig(upper + more, lower, 1100)).strokeMm.best).toBeGreaterThanOrEqual(base);
+        expect(figures(rig(upper, lower + more, 1100)).strokeMm.best).toBeGreaterThanOrEqual(base);
+      }),
+      { numRuns: 25 },
+    );
+  });
+
+  /** Energy, not the closed form: the stretch at which half k x x / L equals m g (fall + stretch), searched; then its force, kN. */
+  const byEnergy = (massKg: number, modulusKn: number, fallM: number, ropeM: number) => {
+    const weight = (massKg * 9.80665) / 1000;
+    let [low, high] = [0, 100];
+    for (let i = 0; i < 200; i++) {
+      const x = (low + high) / 2;
+      if ((modulusKn * x * x) / (2 * ropeM) < weight * (fallM + x)) low = x;
+      else high = x;
+    }
+    return (modulusKn * low) / ropeM;
+  };
+  it('a fall onto the lower one through its slack tether: length by hand, force by energy', () => {
+    const s = rig(700, 500, 1100);
+    const drop = found(s, 'ascend.drop');
+    const value = (key: string) => drop.numbers.find((n) => n.key === key)!.value;
+    const slackM = (heights(s, 'main').bottomMm.best - 100) / 1000;
+    expect(value('drop').best).toBeCloseTo(slackM + constant('grabTravelM').best, 9);
+    const k = contextOf(s).load(s.attachments.find((a) => a.id === 'main')!)!.modulusKn.best;
+    expect(value('force').best).toBeCloseTo(byEnergy(80, k, value('drop').best, 2), 6);
+    // With as much rope above as is said to be harmless the force is just the limit.
+    expect(byEnergy(80, k, value('drop').best, value('harmless').best)).toBeCloseTo(value('limit').best, 6);
+    expect(value('limit').best).toBe(constant('teethHurtSheathKn').low);
+  });
+  it('minds from four metres of rope on, both sides; heavy, light, without teeth', () => {
+    const at = (lowerMm: number, item = clamp, massKg = 80) => {
+      const f = found(rig(900, lowerMm, 1100, item, massKg), 'ascend.drop');
+      return { severity: f.severity, harmless: f.numbers.find((n) => n.key === 'harmless')?.value.best ?? Infinity };
+    };
+    const tried = [300, 400, 500, 600, 650, 700, 750, 800, 850].map((mm) => at(mm));
+    for (const { severity, harmless } of tried) expect(severity).toBe(harmless > 4 ? 'mind' : 'clear');
+    expect(new Set(tried.map((t) => t.severity))).toEqual(new Set(['mind', 'clear']));
+    // Nearest to the limit on either side: a constant that is moved by a quarter is noticed.
+    const near = tried.map((t) => t.harmless);
+    expect(Math.max(...near.filter((m) => m <= 4))).toBeGreaterThan(3.2);
+    expect(Math.min(...near.filter((m) => m > 4))).toBeLessThan(4.8);
+    expect(at(500, clamp, 40).harmless).toBeLessThan(at(500).harmless);
+    expect(at(500, squeeze).harmless).toBeLessThan(at(500).harmless);
+    expect(at(500, clamp, 200).severity).toBe('mind');
+    expect(found(rig(900, 500, 1100, clamp, 200), 'ascend.drop').because).not.toMatch(/Infinity|NaN/);
+  });
+  it('with the foot loop at the upper one it is a stroke, of what stays below', () => {
+    const clamps = filled(
+      withItem(
+        withItem(
+          withItem(wellRigged(system('clamps').build(SETUPS.ascend)), 'climber', {
+            ...club.tomas,
+            tieInHeightMm: 1000,
+          }),
+          'device',
+          clamp,
+        ),
+        'grab-device',
+        { ...clamp, id: 'other' },
+      ),
+    );
+    const s = withAll(clamps, [
+      ['grab-tether', { measuredMm: 600 }],
+      ['foot-sling', { measuredMm: 1100 }],
+    ]);
+    const drop = found(s, 'ascend.drop');
+    expect(figures(s).above).toBeNull();
+    expect(drop.subject).toEqual(['device', 'grab-device']);
+    expect(drop.numbers.find((n) => n.key === 'drop')!.value.best).toBeCloseTo(
+      figures(s).strokeMm.best / 1000 + constant('grabTravelM').best,
+      9,
+    );
+    // The other way round along the rope the foot loop is at the lower one.
+    const turned = withOrder(s, 'rope', 'grab', 1);
+    expect(figures(turned).above?.id).toBe('main');
+  });
+  it('says nothing of a fall onto a second one that is not there, or not known', () => {
+    const one = filled(wellRigged(variation('foot-loop').add(without(SETUPS.ascend, 'above'))!));
+    expect(found(one, 'ascend.drop')).toBeUndefined();
+    expect(found(withItem(rig(700, 500, 1100), 'device', null), 'ascend.drop')).toBeUndefined();
   });
 });

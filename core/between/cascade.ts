@@ -41,6 +41,10 @@ export function gripHeights(
   return bar && { bottomMm: bar, topMm: plus(bar, constant('grabBodyMm')) };
 }
 
+/** The next one below on the same rope, in the same way. */
+export const underOf = (upper: Attachment, ctx: Context): Attachment | null =>
+  ctx.setup.attachments.find((a) => upperOf(a, ctx) === upper) ?? null;
+
 /** What is left between two of them when both tethers are stretched up, mm. */
 function gapMm(upper: Attachment, lower: Attachment, ctx: Context): Interval | null {
   const [high, low] = [gripHeights(upper, ctx), gripHeights(lower, ctx)];

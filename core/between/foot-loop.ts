@@ -4,8 +4,9 @@ import { knotsFor, slingMm, strokeOf, type Stroke } from '../geometry/index.ts';
 import { about, type Context, type Judge } from '../parts/index.ts';
 import { ropesIn, slingOf, type Attachment, type SlingPiece } from '../rig/index.ts';
 import { threshold } from '../sources/index.ts';
-import { exactly, type Interval } from '../units/index.ts';
-import { gripHeights } from './cascade.ts';
+import { exactly, interval, minus, type Interval } from '../units/index.ts';
+import { gripHeights, underOf, upperOf } from './cascade.ts';
+import { dropFinding, dropOf } from './tether-drop.ts';
 
 /** A loop for the foot, clipped to what grips the rope. */
 export const isFootLoop = (a: Attachment): boolean =>
@@ -14,33 +15,60 @@ export const isFootLoop = (a: Attachment): boolean =>
 /** The stroke of somebody who goes up a rope, with the lengths it is made of. */
 export interface StrokeFigures extends Stroke {
   readonly loop: Attachment;
-  readonly upper: Attachment;
+  /** What the foot loop hangs in. */
+  readonly grip: Attachment;
+  /** What one hangs in meanwhile, where the foot loop is at the lower of two; null where it is at the upper one. */
+  readonly above: Attachment | null;
+  /** That one above the tie-in, its tether tight, mm. */
+  readonly aboveMm: Interval | null;
   readonly person: Person;
+  /** How high above the tie-in the grip with the foot loop comes while one hangs. */
   readonly tetherMm: Interval;
   readonly footLoopMm: Interval;
   readonly heightM: number;
 }
 
 interface Lengths {
-  readonly upper: Attachment;
+  readonly grip: Attachment;
+  readonly above: Attachment | null;
+  readonly aboveMm: Interval | null;
   readonly person: Person;
   readonly piece: SlingPiece;
   readonly tetherMm: Interval;
   readonly footLoopMm: Interval;
 }
 function lengthsOf(loop: Attachment, ctx: Context): Lengths | null {
-  const upper = loop.end.kind === 'clip' ? ctx.index.ownerOf(loop.end.to) : undefined;
+  const grip = loop.end.kind === 'clip' ? ctx.index.ownerOf(loop.end.to) : undefined;
   const person = loop.root.kind === 'harness' ? ctx.index.person(loop.root.person)?.item : null;
   const piece = slingOf(loop);
-  const at = upper && gripHeights(upper, ctx);
-  if (!upper || !person || !at || piece?.kind !== 'sling' || !piece.item) return null;
-  return { upper, person, piece, tetherMm: at.bottomMm, footLoopMm: slingMm({ ...piece, sling: piece.item }) };
+  const tetherMm = grip && highestMm(grip, ctx);
+  if (!grip || !person || !tetherMm || piece?.kind !== 'sling' || !piece.item) return null;
+  const footLoopMm = slingMm({ ...piece, sling: piece.item });
+  const above = upperOf(grip, ctx);
+  const aboveMm = above ? (gripHeights(above, ctx)?.bottomMm ?? null) : null;
+  return { grip, above, aboveMm, person, piece, tetherMm, footLoopMm };
+}
+
+/** How high above the tie-in a grip comes while one hangs: to the end of its own tether, and no farther than to just below the one that carries. */
+function highestMm(grip: Attachment, ctx: Context): Interval | null {
+  const at = gripHeights(grip, ctx);
+  const above = upperOf(grip, ctx);
+  if (!at || !above) return at && at.bottomMm;
+  const carrying = gripHeights(above, ctx);
+  if (!carrying) return null;
+  const under = minus(carrying.bottomMm, minus(at.topMm, at.bottomMm));
+  const lower = (a: number, b: number) => Math.min(a, b);
+  return interval(
+    lower(at.bottomMm.low, under.low),
+    lower(at.bottomMm.best, under.best),
+    lower(at.bottomMm.high, under.high),
+  );
 }
 
 /** null while a part, a length or the height of the tie-in is not known. */
 export function strokeFigures(loop: Attachment, ctx: Context): StrokeFigures | null {
   const lengths = lengthsOf(loop, ctx);
-  const ropes = lengths && ropesIn(ctx.index, lengths.upper.end);
+  const ropes = lengths && ropesIn(ctx.index, lengths.grip.end);
   if (!lengths || !ropes || lengths.person.tieInHeightMm === null) return null;
   const heightM = ctx.setup.site.anchorHeightM;
   if (heightM <= 0) return null;
@@ -65,14 +93,16 @@ export const footLoopJudge: Judge = {
     const piece = slingOf(loop);
     if (piece?.kind !== 'sling' || !piece.item) return [];
     const figures = strokeFigures(loop, ctx);
+    const drop = figures && dropOf(figures, ctx);
     return figures
-      ? [stroke(piece, figures)]
+      ? [stroke(piece, figures), ...(drop ? [dropFinding(drop)] : [])]
       : [unknown(piece.id, lengths?.person ?? null, ctx.setup.site.anchorHeightM)];
   },
   reads: (ref, ctx) => {
     const loop = ctx.attachment(ref);
-    const upper = loop.end.kind === 'clip' ? ctx.index.ownerOf(loop.end.to) : undefined;
-    return [loop, ...(upper ? [upper] : [])].flatMap((a) => [a.end.id, ...a.pieces.map((p) => p.id)]);
+    const grip = loop.end.kind === 'clip' ? ctx.index.ownerOf(loop.end.to) : undefined;
+    const near = grip ? [grip, upperOf(grip, ctx), underOf(grip, ctx)] : [];
+    return [loop, ...near.filter((a) => a !== null)].flatMap((a) => [a.end.id, ...a.pieces.map((p) => p.id)]);
   },
 };
 
@@ -103,15 +133,15 @@ function stroke(piece: SlingPiece, f: StrokeFigures): Finding {
   return finding({
     code: 'ascend.stroke',
     severity,
-    subject: [piece.id, f.upper.end.id],
+    subject: [piece.id, f.grip.end.id],
     says: nothing
       ? 'Standing up in the foot loop reaches no higher than hanging in the harness: nobody gets up the rope.'
       : collides
-        ? 'The foot loop is short: standing up, the two grips meet, and the harness stops at the upper one.'
+        ? `The foot loop is short: standing up, the harness stops at the ${f.above ? 'lower' : 'upper'} grip.`
         : small
           ? 'A stroke gains little.'
           : 'Tether and foot loop fit this person.',
-    because: `A foot loop of {foot~} and a tether of {tether~} gain {stroke~} a stroke${strokes ? `: about {strokes~} strokes for {height}, and {lost~} of them go into the stretch of the rope` : ''}.`,
+    because: `A foot loop of {foot~} and ${f.above ? 'a lower grip that comes {tether~} high' : 'a tether of {tether~}'} gain {stroke~} a stroke${strokes ? `: about {strokes~} strokes for {height}, and {lost~} of them go into the stretch of the rope` : ''}.`,
     remedy:
       severity === 'clear'
         ? ''
@@ -120,7 +150,12 @@ function stroke(piece: SlingPiece, f: StrokeFigures): Finding {
           : 'Make the foot loop {wanted} long: this sling is too short for it.',
     numbers: [
       { key: 'foot', label: 'Foot loop', quantity: 'lengthMm', value: footLoopMm },
-      { key: 'tether', label: 'Tether, to the upper grip', quantity: 'lengthMm', value: tetherMm },
+      {
+        key: 'tether',
+        label: f.above ? 'Lower grip above the tie-in, hanging' : 'Tether, to the upper grip',
+        quantity: 'lengthMm',
+        value: tetherMm,
+      },
       { key: 'stroke', label: 'Gained by a stroke', quantity: 'lengthMm', value: strokeMm },
       ...(strokes && lostStrokes
         ? ([

@@ -5,7 +5,7 @@ import { feedingWeightKg, feedsAboveM, groundReachedBelowM } from '../geometry/i
 import { about, type Context, type Judge } from '../parts/index.ts';
 import { deviceOf, linesOf, type Attachment, type RigLine } from '../rig/index.ts';
 import { constant, threshold } from '../sources/index.ts';
-import { exactly, interval, plus, type Interval } from '../units/index.ts';
+import { exactly, interval, plus, scale, type Interval } from '../units/index.ts';
 
 /** A grab that somebody climbs with alone, on a rope from above. */
 export const isSelfBelay = (a: Attachment, ctx: Context): boolean =>
@@ -158,19 +158,24 @@ function jolt(solo: Solo): Finding {
 
 function ground({ ref, rope, slackM, anchorM }: Solo): Finding {
   const travel = plus(exactly(slackM ?? 0), constant('grabTravelM'));
-  const heightM = groundReachedBelowM(anchorM, staticStretch(rope), travel);
+  const stretch = staticStretch(rope);
+  const heightM = groundReachedBelowM(anchorM, stretch, travel);
   const severity: Severity = heightM.best > threshold('soloGroundMindM') ? 'mind' : 'clear';
   return finding({
     code: 'solo.ground',
     severity,
     subject: [ref],
     says: `Below {height~} a fall ends on the ground.`,
-    because: 'So far the rope stretches under you, with the slack and what the device runs before it bites.',
+    because:
+      'So far the rope stretches under you, with the slack and what the device runs before it bites. Sitting in at the ground takes up {sink~} of it.',
     remedy:
       severity === 'clear'
-        ? 'Tie in tight before the first moves.'
-        : 'Stretch the rope before the first moves: sit into it with the device high. A low-stretch rope gives half as much.',
-    numbers: [{ key: 'height', label: 'Feet above the ground', quantity: 'lengthM', value: heightM }],
+        ? 'Sit in and pull through before the first moves, until it carries you.'
+        : 'Stretch the rope before the first moves: sit into it, pull through, and again, until it carries you with the feet down. A low-stretch rope gives half as much.',
+    numbers: [
+      { key: 'height', label: 'Feet above the ground', quantity: 'lengthM', value: heightM },
+      { key: 'sink', label: 'Rope that sitting in takes up', quantity: 'lengthM', value: scale(stretch, anchorM) },
+    ],
   });
 }
 

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { assess } from '../assess/index.ts';
 import { fillTemplate, finding, FINDING_CODES, type FindingCode } from '../finding/index.ts';
-import { wellRigged, without, withItem, type Setup } from '../rig/index.ts';
+import { SYSTEMS, wellRigged, without, withItem, type Setup } from '../rig/index.ts';
 import { changed, club, filled, rappelDouble, SETUPS, variedSetups } from '../samples/index.ts';
 import { newSequence, PROCEDURES, stepsOf, withOption, type ProcedureId, type Sequence } from '../sequence/index.ts';
-import { criticalSteps, sequenceOf } from './consequences.ts';
+import { criticalSteps, ordersOf, sequenceOf } from './consequences.ts';
 import { FINDING_ITEM, MIND_TITLE } from './check-item.ts';
 import { answersInOrder, buildCheck, checkItemSchema, mayBeAccepted, type CheckItem } from './index.ts';
 import { openFinding } from './open-items.ts';
@@ -13,7 +13,7 @@ import { ITEM_KINDS } from './item.ts';
 const check = (setup: Setup) => buildCheck(setup, assess(setup).findings);
 /** Steps after the check (going, calls, pulling the rope), and the lanyard, which is not in the rig, nor is how the belayer is attached. */
 const AFTERWARDS =
-  /^(lanyard-|belayer-on$|clip-|rope-out$|ends?-untie$|call-|climb$|climb-other$|wait-other$|knot$|unknot$|first-off$|second-off$|weight-|check$|stance$|spot$|hand-down$|go$|partner-|pull)/;
+  /^(lanyard-|belayer-on$|clip-|rope-out$|ends?-untie$|call-|climb$|climb-other$|wait-other$|knot$|unknot$|first-off$|second-off$|lower-off$|upper-off$|weight-|check$|stance$|spot$|hand-down$|go$|partner-|pull)/;
 const ids = (setup: Setup) => check(setup).map((i) => i.id);
 const joined = changed(rappelDouble, {
   rope: { use: 'joined' },
@@ -87,7 +87,30 @@ describe('buildCheck', () => {
       .map((s): [string, Sequence] => [`${id} ${Object.values(s.options).join(' ')}`, s]);
   });
   /** Procedures that make a set-up of some job; the others are about an anchor or a relay. */
-  const made = () => new Set(Object.values(SETUPS).flatMap((s) => sequenceOf(s)?.procedure ?? []));
+  const clamp = club.otherDevices.find((d) => d.family === 'clamp-toothed')!;
+  const onClamps = withItem(
+    withItem(SYSTEMS.find((s) => s.id === 'clamps')!.build(SETUPS.ascend), 'device', clamp),
+    'grab-device',
+    { ...clamp, id: 'other' },
+  );
+  const made = () => new Set([...Object.values(SETUPS), onClamps].flatMap((s) => sequenceOf(s)?.procedure ?? []));
+
+  it('two clamps have the order up and the one down, alone on a rope that of setting it up again; one clamp has none', () => {
+    const of = (s: Setup) => ordersOf(s).map((o) => o.procedure);
+    expect(of(onClamps)).toEqual(['up-on-clamps', 'down-on-clamps']);
+    expect(of(SETUPS['self-belay-top-rope'])).toEqual(['alone-top-rope', 'alone-again']);
+    expect(of(withItem(SETUPS.ascend, 'device', clamp))).toEqual([]);
+    expect(
+      of(
+        withItem(
+          onClamps,
+          'grab-device',
+          club.otherDevices.find((d) => d.family === 'assisted-cam')!,
+        ),
+      ),
+    ).toEqual([]);
+    expect(of(SETUPS.lower)).toEqual(['lower-anchor']);
+  });
 
   it('looks back at every critical step but those of the lanyard, and of what comes after the check', () => {
     const of = made();
@@ -100,6 +123,7 @@ describe('buildCheck', () => {
       'second-up',
       'single-rappel',
       'two-seconds',
+      'up-on-clamps',
     ]);
     for (const [name, sequence] of procedures.filter(([, s]) => of.has(s.procedure))) {
       const looked = new Set<string>(Object.values(ITEM_KINDS).flat());

@@ -17,6 +17,29 @@ import {
 import type { CheckItem } from './check-item.ts';
 import { ITEM_KINDS, kindOf } from './item.ts';
 
+/** Two clamps on a harness with a cam that a hand opens: what the orders up and down on clamps are about. */
+function onTwoClamps(attachments: Setup['attachments']): boolean {
+  const clamps = attachments.filter((a) => {
+    const item = a.use !== 'aid' && a.root.kind === 'harness' ? deviceOf(a)?.item : null;
+    if (!item) return false;
+    const { made, defeats, persons } = traitsOf(item.family);
+    return made.includes('ascend') && defeats.includes('cam-pressed') && persons === 'one';
+  });
+  return clamps.length === 2;
+}
+
+/** The orders of steps of this set-up: the one that makes it, and those that follow on the same rig. */
+export function ordersOf(setup: Pick<Setup, 'template' | 'lines' | 'attachments'>): readonly Sequence[] {
+  const first = sequenceOf(setup);
+  const then =
+    first?.procedure === 'up-on-clamps'
+      ? 'down-on-clamps'
+      : first?.procedure === 'alone-top-rope'
+        ? 'alone-again'
+        : null;
+  return first ? [first, ...(then ? [newSequence(then, 'x', '')] : [])] : [];
+}
+
 /** The order of steps that makes this set-up, with the options that it has; null where none is shipped for its job yet. */
 export function sequenceOf({
   template,
@@ -40,6 +63,7 @@ export function sequenceOf({
   });
   if (template === 'belay-second' && plate) return newSequence('second-up', 'x', '');
   if (template === 'belay-seconds' && plate) return newSequence('two-seconds', 'x', '');
+  if (template === 'ascend' && onTwoClamps(attachments)) return newSequence('up-on-clamps', 'x', '');
   if (template === 'self-belay-top-rope') return newSequence('alone-top-rope', 'x', '');
   if (template === 'belay-leader') return newSequence('leader-ground', 'x', '');
   // Whoever climbs on a top rope is lowered on it.

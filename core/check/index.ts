@@ -1,5 +1,5 @@
 export { buildCheck } from './build-check.ts';
-export { sequenceOf } from './consequences.ts';
+export { ordersOf, sequenceOf } from './consequences.ts';
 export { answersInOrder, checkItemSchema, mayBeAccepted, type CheckItem } from './check-item.ts';
 export { kindOf } from './item.ts';
 export { againAfter, FOUR, partnersCheck, SYSTEMS, systemOf, type SystemId } from './systems.ts';

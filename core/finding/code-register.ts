@@ -73,6 +73,7 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'between.bench': ['Own try of one grip above another', 'core/assess/bench.test.ts'],
   'between.cascade': ['One grab slides onto another', ROPE_ALONE],
   'ascend.stroke': ['Stroke up a rope, by the lengths', STROKE],
+  'ascend.drop': ['Fall onto the lower grip through a slack tether', STROKE],
   'solo.fall': ['Fall into slack, alone on a rope', ROPE_ALONE],
   'solo.ground': ['Where a fall ends on the ground', ROPE_ALONE],
   'solo.feed': ['Where the rope runs by itself', ROPE_ALONE],

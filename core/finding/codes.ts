@@ -41,6 +41,7 @@ export const CODE_SOURCES = {
   'between.bench': ['practice-bench'],
   'between.cascade': ['practice-cascade', 'memory-stretch', 'memory-grabs'],
   'ascend.stroke': ['practice-ascending', 'memory-stretch', 'memory-knots', 'entered'],
+  'ascend.drop': ['practice-ascending', 'wexler-1950', 'en-567', 'en-353-2', 'memory-grabs'],
   'solo.fall': ['practice-self-belay', 'wexler-1950', 'en-567', 'en-353-2', 'memory-grabs'],
   'solo.ground': ['practice-self-belay', 'memory-stretch', 'memory-grabs'],
   'solo.feed': ['practice-self-belay', 'memory-grabs'],

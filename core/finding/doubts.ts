@@ -48,6 +48,7 @@ export const DOUBTS = {
   'between.bench': 'none',
   'between.cascade': 'none',
   'ascend.stroke': 'none',
+  'ascend.drop': 'none',
   'solo.fall': 'none',
   'solo.ground': 'none',
   'solo.feed': 'none',

@@ -80,6 +80,7 @@ export {
   withSnapshot,
   withOrder,
 } from './edit.ts';
+export { SYSTEM_IDS, SYSTEMS, systemOf, systemsFor, type System, type SystemId } from './systems.ts';
 export {
   ownDevice,
   removablesOf,

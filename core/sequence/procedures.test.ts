@@ -259,6 +259,20 @@ describe('known fatal mistakes', () => {
     expect(named(alone, ['first-off'])).not.toBe('harmless');
     expect(named(alone, ['end-knot'])).toBe('fall');
   });
+  it('alone again: the way down still on the rope, the wrong strand, nothing looked at, not tried anew', () => {
+    const again = fresh('alone-again');
+    expect(named(again, ['old-off'])).toBe('stranded');
+    expect(named(again, [], { 'rope-fix': 'other' })).toMatch(/^shows|fall/);
+    expect(named(again, ['rope-fix'])).not.toBe('harmless');
+    expect(named(again, ['rope-feel'])).toBe('untested');
+    expect(named(again, ['grabs-look'])).toBe('untested');
+    expect(named(again, ['first-try'])).toBe('untested');
+    expect(named(again, ['first-try', 'second-try'])).not.toBe('harmless');
+    expect(named(again, ['end-knot'])).toBe('fall');
+    expect(named(again, ['second-on'])).not.toBe('harmless');
+    // A weight helps and is no matter of life and death.
+    expect(named(again, ['weight-hang'])).toBe('harmless');
+  });
   it('tied off: the slip knot alone, not tried, the hand off before it is opened, gone on in silence', () => {
     const off = fresh('tie-off');
     expect(named(off, ['back-up'])).toBe('fall');
@@ -496,6 +510,18 @@ const NEVER_CLEAR: Partial<Record<ProcedureId, readonly (readonly [string, strin
     ['first-off', 'go'],
     ['unknot', 'go'],
     ['device-weigh', 'unknot'],
+  ],
+  'alone-again': [
+    ['old-off', 'climb'],
+    ['rope-fix', 'climb'],
+    ['rope-feel', 'climb'],
+    ['grabs-look', 'climb'],
+    ['end-knot', 'climb'],
+    ['first-lock', 'climb'],
+    ['second-lock', 'climb'],
+    ['first-try', 'climb'],
+    ['second-try', 'climb'],
+    ['take-in', 'climb'],
   ],
   'tie-off': [
     ['call-hang', 'hand-off'],

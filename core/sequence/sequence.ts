@@ -21,6 +21,7 @@ export const PROCEDURE_IDS = [
   'up-on-clamps',
   'down-on-clamps',
   'alone-top-rope',
+  'alone-again',
 ] as const;
 export type ProcedureId = (typeof PROCEDURE_IDS)[number];
 

@@ -382,6 +382,12 @@ export const CONSTANTS = {
   captureSetbackTeethMm: c(5, 10, 20, 'mm', 'the same, of one with teeth', 'memory-grabs'),
   strokeTimeS: c(5, 8, 14, 's', 'time of one stroke up a rope, with taking in', 'memory-grabs'),
   strokeLeastMm: one(200, 'mm', 'stroke below which going up a rope is tedious', 'practice-ascending'),
+  dropHarmlessWithinM: one(
+    4,
+    'm',
+    'rope above, from which a fall onto the lower grip of two has to be harmless: if not, one minds',
+    'memory-grabs',
+  ),
   benchTravelMindMm: one(100, 'mm', 'way of the lower grip in an own try, above which one minds', 'practice-bench'),
   benchTravelStopMm: one(300, 'mm', 'the same, above which it is a stop', 'practice-bench'),
   cascadeTravelM: one(0.1, 'm', 'way until the lower of two grabs is loaded, beyond the stretch', 'practice-cascade'),

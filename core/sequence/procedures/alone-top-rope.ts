@@ -1,4 +1,5 @@
 import { fact, flag, is, lane, never, procedure, step, to, wrong } from '../build.ts';
+import { aloneFacts, aloneLanes, aloneNever, aloneUp } from './alone-up.ts';
 import { lanyardFact, lanyardLane, lanyardOff, lanyardOn } from './common.ts';
 
 /**
@@ -10,8 +11,7 @@ export const aloneTopRope = procedure({
   title: 'Alone on a top rope, up and down again',
   purpose: 'Two grabs on the way up; at the top the change to a rappel, a hitch below the device on the way down.',
   lanes: [
-    lane('first', 'First grab', [[is('first.right'), is('rope', 'fixed')]]),
-    lane('second', 'Second grab', [[is('second.right'), is('rope', 'fixed')]]),
+    ...aloneLanes,
     lanyardLane,
     lane('device', 'Device', [[is('threaded', 'right'), is('rope', 'fixed')]]),
     lane('hitch', 'Hitch', [[is('hitch.tied'), is('rope', 'fixed')]]),
@@ -23,11 +23,7 @@ export const aloneTopRope = procedure({
       fixed: 'the strand you climb on is fixed at the anchor, looked at from above',
       hung: 'the rope only runs through the anchor',
     }),
-    flag('first.right', 'the first grab holds when it is pulled down, and its catch is shut'),
-    flag('second.right', 'the second grab holds when it is pulled down, and its catch is shut'),
-    flag('hung', 'a weight hangs on the end of the rope, clear of the ground', 'nothing hangs on the rope'),
-    fact('ends', ['open', 'closed'], { closed: 'a stopper knot closes the end', open: 'the end is open' }),
-    flag('tight', 'the rope above is tight', 'slack lies above you'),
+    ...aloneFacts,
     flag('knot', 'a stopper knot is tied close below you', 'no stopper knot is tied below you'),
     fact('threaded', ['none', 'right', 'wrong'], { right: 'the rope lies in the device as its maker shows' }),
     flag('hitch.tied', 'the hitch is tied below the device and clear of it'),
@@ -36,14 +32,7 @@ export const aloneTopRope = procedure({
     flag('down', 'you stand on the ground'),
   ],
   invariants: [
-    never('end', 'fall', 'The end is open: device or grab runs off it.', is('where', 'up'), is('ends', 'open')),
-    never(
-      'slack',
-      'drop',
-      'Slack lies above you: you drop into it, low down onto the ground.',
-      is('where', 'up'),
-      is('tight', 'no'),
-    ),
+    ...aloneNever,
     never(
       'weight-left',
       'stranded',
@@ -89,81 +78,13 @@ export const aloneTopRope = procedure({
     step(
       'rope-fix',
       'Fix the strand you climb on at the anchor, and look at it from above.',
-      'A knot in a locked connector, over no edge.',
+      'Two points, each good enough by itself; a knot in a locked connector; over no edge, wherever you swing.',
       {
         can: [is('where', 'ground')],
         sets: [to('rope', 'fixed')],
       },
     ),
-    step('end-knot', 'Knot the end of the rope.', 'A stopper with a long tail.', {
-      can: [is('where', 'ground', 'low')],
-      sets: [to('ends', 'closed')],
-    }),
-    step(
-      'weight-hang',
-      'Hang a weight on the end, clear of the ground.',
-      'One to three kilograms, so that the rope runs by itself.',
-      {
-        can: [is('where', 'ground')],
-        sets: [to('hung', 'yes')],
-      },
-    ),
-    step('first-on', 'Put the first grab on, and pull it down.', 'It holds downwards and slides upwards; catch shut.', {
-      can: [is('first.on', 'no')],
-      sets: [to('first.on', 'yes'), to('first.right', 'yes')],
-      wrongs: [wrong('upside', 'it sits upside down on the rope', to('first.on', 'yes'))],
-    }),
-    step('first-lock', 'Lock its connector.', 'Gate shut and locked; it cannot turn across.', {
-      can: [is('first.on')],
-      sets: [to('first.locked', 'yes')],
-    }),
-    step(
-      'second-on',
-      'Put the second grab on: on a second rope, or where neither slides onto the other.',
-      'It holds downwards and slides upwards.',
-      {
-        can: [is('second.on', 'no')],
-        sets: [to('second.on', 'yes'), to('second.right', 'yes')],
-        wrongs: [wrong('upside', 'it sits upside down on the rope', to('second.on', 'yes'))],
-      },
-    ),
-    step('second-lock', 'Lock its connector.', 'Gate shut and locked.', {
-      can: [is('second.on')],
-      sets: [to('second.locked', 'yes')],
-    }),
-    step('take-in', 'Pull the rope through both until it is tight.', 'Sat into it once: the stretch is out.', {
-      can: [is('first.on'), is('second.on')],
-      sets: [to('tight', 'yes')],
-    }),
-    step(
-      'first-try',
-      'Half a metre up let go with both hands, on the first grab alone.',
-      'It ran less than a hand’s width.',
-      {
-        can: [is('first.on'), is('where', 'ground', 'low')],
-        sets: [to('where', 'low')],
-        tests: 'first',
-      },
-    ),
-    step('second-try', 'The same on the second grab alone.', 'It ran less than a hand’s width.', {
-      can: [is('second.on'), is('where', 'ground', 'low')],
-      sets: [to('where', 'low')],
-      tests: 'second',
-    }),
-    step('climb', 'Climb; look down now and then: the rope runs through both.', 'No slack above either grab.', {
-      can: [is('where', 'low'), is('down', 'no')],
-      sets: [to('where', 'up'), to('weight', 'first')],
-      wrongs: [
-        wrong(
-          'slack',
-          'slack gathers and is not pulled through',
-          to('where', 'up'),
-          to('weight', 'first'),
-          to('tight', 'no'),
-        ),
-      ],
-      stops: 2,
-    }),
+    ...aloneUp,
     step('top', 'Stop within reach of the anchor, a body length below it.', 'The rope above is still tight.', {
       can: [is('where', 'up')],
       sets: [to('top', 'yes')],

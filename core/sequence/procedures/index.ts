@@ -1,5 +1,6 @@
 import type { Procedure } from '../procedure.ts';
 import type { ProcedureId } from '../sequence.ts';
+import { aloneAgain } from './alone-again.ts';
 import { aloneTopRope } from './alone-top-rope.ts';
 import { cleanAnchor } from './clean-anchor.ts';
 import { downOnClamps } from './down-on-clamps.ts';
@@ -38,4 +39,5 @@ export const PROCEDURES = {
   'up-on-clamps': upOnClamps,
   'down-on-clamps': downOnClamps,
   'alone-top-rope': aloneTopRope,
+  'alone-again': aloneAgain,
 } as const satisfies Record<ProcedureId, Procedure>;

@@ -1,7 +1,7 @@
 import { DropdownMenu } from 'radix-ui';
-import { Minus, Plus } from 'lucide-react';
+import { Hammer, Minus, Plus } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { removablesOf, variationsFor, without, type Setup } from '@core/rig';
+import { removablesOf, systemOf, systemsFor, variationsFor, without, type Setup } from '@core/rig';
 
 interface AddAndTakeProps {
   readonly setup: Setup;
@@ -12,8 +12,23 @@ interface AddAndTakeProps {
 export function AddAndTake({ setup, onChange }: AddAndTakeProps) {
   const variations = variationsFor(setup);
   const removables = removablesOf(setup);
+  const systems = systemsFor(setup);
+  const built = systemOf(setup);
   return (
     <div className="mt-3 flex flex-wrap gap-2">
+      {systems.length > 0 && (
+        <Menu label="Build it as …" icon={<Hammer aria-hidden className="size-4" />}>
+          {systems.map((s) => (
+            <Entry key={s.id} onChoose={() => onChange(s.build(setup))}>
+              <span className="max-w-80 py-1.5">
+                <span className="font-semibold">{s.label}</span>
+                {s.id === built?.id && <span className="text-ink-2"> (as it is now)</span>}
+                <span className="block text-sm text-ink-2">{s.says}</span>
+              </span>
+            </Entry>
+          ))}
+        </Menu>
+      )}
       {variations.length > 0 && (
         <Menu label="Add …" icon={<Plus aria-hidden className="size-4" />}>
           {variations.map((v) => (

@@ -1,5 +1,5 @@
 import type { StrokeFigures } from '@core/between';
-import { deviceOf } from '@core/rig';
+import { deviceOf, type Attachment } from '@core/rig';
 import { printInterval, printNumber, printQuantity, type Interval } from '@core/units';
 import { usePreferences } from '../../app/preferences';
 import { DeviceGlyph } from '../../drawing/glyphs';
@@ -14,19 +14,32 @@ const MARGIN = 24;
 const SHOULDER = 0.42;
 const HEAD = 0.62;
 
-/** Hanging in the tether and standing in the foot loop, to scale: what lies between is the stroke. */
+/** Hanging in the tether and standing in the foot loop, to scale: what lies between is the stroke. With the foot loop at the lower grip the upper one is pushed up meanwhile. */
 export function StrokeDrawing({ figures }: { figures: StrokeFigures }) {
   const { system } = usePreferences();
-  const { tetherMm, footLoopMm, standingGapMm, strokeMm, strokes, lostStrokes, lostM, heightM, upper, person } =
-    figures;
+  const {
+    tetherMm,
+    footLoopMm,
+    standingGapMm,
+    strokeMm,
+    strokes,
+    lostStrokes,
+    lostM,
+    heightM,
+    grip,
+    above,
+    aboveMm,
+    person,
+  } = figures;
   const tieInMm = person.tieInHeightMm!;
   // Standing, the head is above the upper grip; the foot loop hangs below it in both poses.
-  const overMm = Math.max(80, HEAD * tieInMm - standingGapMm.best + 90);
+  const pushedMm = aboveMm ? aboveMm.best - standingGapMm.best : 0;
+  const overMm = Math.max(80, HEAD * tieInMm - standingGapMm.best + 90, pushedMm + 60);
   const scale = (HEIGHT - 2 * MARGIN) / (overMm + footLoopMm.best);
   const y = (belowGripMm: number) => MARGIN + (overMm + belowGripMm) * scale;
   const gripY = y(0);
   const say = (i: Interval) => printQuantity(i.best, 'lengthMm', system);
-  const glyph = glyphOf(deviceOf(upper)?.item ?? null);
+  const glyph = (a: Attachment) => glyphOf(deviceOf(a)?.item ?? null);
   const tone = strokeMm.best <= 0 ? 'stop' : standingGapMm.best < 50 ? 'mind' : 'plain';
   const poses = [
     { x: 130, tieIn: tetherMm.best, label: 'Hanging' },
@@ -45,6 +58,8 @@ export function StrokeDrawing({ figures }: { figures: StrokeFigures }) {
           {poses.map(({ x, tieIn, label }) => {
             const tie = vec(x - 22, y(tieIn));
             const foot = vec(x - 4, y(footLoopMm.best));
+            // What one hangs in: the grip with the foot loop, or the one above it.
+            const heldY = aboveMm ? y(tieIn - aboveMm.best) : gripY;
             return (
               <g key={label} fill="none" strokeLinecap="round" strokeLinejoin="round">
                 <path d={`M${x} 0V${HEIGHT}`} stroke="var(--rope-a)" strokeWidth="5" />
@@ -53,14 +68,17 @@ export function StrokeDrawing({ figures }: { figures: StrokeFigures }) {
                 <path
                   d={
                     label === 'Hanging'
-                      ? `M${x - 4} ${gripY + 8}L${tie.x} ${tie.y}`
-                      : `M${x - 4} ${gripY + 8}C${x - 70} ${gripY + 30} ${x - 60} ${tie.y + 50} ${tie.x} ${tie.y}`
+                      ? `M${x - 4} ${heldY + 8}L${tie.x} ${tie.y}`
+                      : `M${x - 4} ${heldY + 8}C${x - 70} ${heldY + 30} ${x - 60} ${tie.y + 50} ${tie.x} ${tie.y}`
                   }
                   stroke="var(--textile)"
                   strokeWidth="5"
                 />
-                <Figure tie={tie} foot={foot} hand={vec(x, gripY)} headUpPx={tieInMm * scale} />
-                <DeviceGlyph at={vec(x, gripY)} scale={Math.min(0.5, scale * 1.4)} side={1} {...glyph} />
+                <Figure tie={tie} foot={foot} hand={vec(x, heldY)} headUpPx={tieInMm * scale} />
+                <DeviceGlyph at={vec(x, gripY)} scale={Math.min(0.5, scale * 1.4)} side={1} {...glyph(grip)} />
+                {above && (
+                  <DeviceGlyph at={vec(x, heldY)} scale={Math.min(0.5, scale * 1.4)} side={1} {...glyph(above)} />
+                )}
                 <Label at={vec(x + 8, 14)}>{label}</Label>
               </g>
             );
@@ -70,7 +88,7 @@ export function StrokeDrawing({ figures }: { figures: StrokeFigures }) {
             to={vec(130, gripY)}
             offset={-62}
             anchor="end"
-            label={['tether', say(tetherMm)]}
+            label={[above ? 'lower grip' : 'tether', say(tetherMm)]}
           />
           <Dimension
             from={vec(130, y(footLoopMm.best))}

@@ -2,17 +2,27 @@ import { ListOrdered } from 'lucide-react';
 import { Link } from 'react-router';
 import type { Setup } from '@core/rig';
 import { usePlace } from '../../app/place';
-import { useOrder } from './useOrder';
+import { useWords } from '../../app/preferences';
+import { useOrders } from './useOrder';
 
-/** Leads to the order of steps that makes this set-up. */
+/** Leads to the order of steps that makes this set-up, and to those that follow on it. */
 export function StepsLink({ setup }: { setup: Setup }) {
   const { name: place } = usePlace();
-  const go = useOrder(setup);
-  return go ? (
-    <button type="button" className="btn" onClick={go}>
-      <ListOrdered aria-hidden className="size-5" />
-      Order of steps
-    </button>
+  const inWords = useWords();
+  const [first, ...more] = useOrders(setup);
+  return first ? (
+    <>
+      <button type="button" className="btn" onClick={first.go}>
+        <ListOrdered aria-hidden className="size-5" />
+        Order of steps
+      </button>
+      {more.map(({ title, go }) => (
+        <button key={title} type="button" className="btn" onClick={go}>
+          <ListOrdered aria-hidden className="size-5" />
+          {inWords(title)}
+        </button>
+      ))}
+    </>
   ) : (
     <p className="text-sm text-ink-2">
       No order of steps is shipped for this rig yet.{' '}

@@ -6,7 +6,7 @@ import type { Setup } from '@core/rig';
 import { usePlace } from '../../app/place';
 import { useWorkspace } from '../../store/hooks';
 import { part } from '../../ui/part';
-import { useOrder } from './useOrder';
+import { useOrders } from './useOrder';
 import { STAGE_IDS, STAGES, wayThrough, type Stage } from './way-through';
 
 const StartDialog = part('The start of the check', () => import('../check/StartDialog').then((m) => m.StartDialog));
@@ -21,7 +21,7 @@ interface WayProps {
 export function Way({ setup, assessment, onForm }: WayProps) {
   const { name } = usePlace();
   const data = useWorkspace();
-  const order = useOrder(setup);
+  const order = useOrders(setup)[0]?.go ?? null;
   const [asking, setAsking] = useState(false);
   const { done, next, says } = wayThrough(setup, data, assessment.findings.filter((f) => f.severity === 'stop').length);
   const running = data.checks.find((c) => c.setup.id === setup.id && c.outcome === 'running');

@@ -1,27 +1,36 @@
 import { nanoid } from '@reduxjs/toolkit';
 import { useNavigate } from 'react-router';
-import { sequenceOf } from '@core/check';
+import { ordersOf } from '@core/check';
+import { PROCEDURES } from '@core/sequence';
 import type { Setup } from '@core/rig';
 import { usePlace } from '../../app/place';
 import { addSequence } from '../../store/sequence-edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited } from '../../store/workspace-slice';
 
-/** The order of steps that makes this set-up: goes to the one it has already, or to a new one from the shipped procedure; null where none is shipped. */
-export function useOrder(setup: Setup): (() => void) | null {
+/** An order of steps that belongs to a set-up. */
+export interface Order {
+  readonly title: string;
+  /** Goes to the one that the set-up has already, or to a new one from the shipped procedure. */
+  readonly go: () => void;
+}
+
+/** Orders of steps of this set-up, the one that makes it first; none where none is shipped. */
+export function useOrders(setup: Setup): readonly Order[] {
   const { sequences } = useWorkspace();
   const { name: place } = usePlace();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const shipped = sequenceOf(setup);
-  if (!shipped) return null;
   const name = `Steps: ${setup.name}`.slice(0, 80);
-  const own = sequences.find((s) => s.procedure === shipped.procedure && s.name === name);
-  return () => {
-    if (own) return void navigate(`/${place}/steps/${own.id}`);
-    const now = new Date().toISOString();
-    const sequence = { ...shipped, id: nanoid(), name, createdAt: now, updatedAt: now };
-    dispatch(edited(addSequence(sequence)));
-    void navigate(`/${place}/steps/${sequence.id}`);
-  };
+  return ordersOf(setup).map((shipped) => ({
+    title: PROCEDURES[shipped.procedure].title,
+    go: () => {
+      const own = sequences.find((s) => s.procedure === shipped.procedure && s.name === name);
+      if (own) return void navigate(`/${place}/steps/${own.id}`);
+      const now = new Date().toISOString();
+      const sequence = { ...shipped, id: nanoid(), name, createdAt: now, updatedAt: now };
+      dispatch(edited(addSequence(sequence)));
+      void navigate(`/${place}/steps/${sequence.id}`);
+    },
+  }));
 }

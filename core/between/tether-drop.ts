@@ -1,0 +1,107 @@
+import { fallForceKn } from '../connector/index.ts';
+import { finding, literal, type Finding, type Severity } from '../finding/index.ts';
+import { traitsOf, type Person } from '../gear/index.ts';
+import type { Context } from '../parts/index.ts';
+import { deviceOf, type Attachment } from '../rig/index.ts';
+import { constant, threshold } from '../sources/index.ts';
+import { exactly, interval, plus, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../units/index.ts';
+import { gripHeights, underOf } from './cascade.ts';
+
+/** What one falls when the grip that does not catch opens at the worst moment: standing up, before the other one is moved along. */
+export interface Drop {
+  readonly lets: Attachment;
+  readonly catches: Attachment;
+  readonly dropM: Interval;
+  readonly forceKn: Interval;
+  /** Rope above, from which on such a fall stays below what the catching grip may take, m. */
+  readonly harmlessFromM: number;
+  readonly limitKn: number;
+  readonly teeth: boolean;
+}
+
+interface Standing {
+  readonly grip: Attachment;
+  readonly above: Attachment | null;
+  readonly person: Person;
+  readonly strokeMm: Interval;
+  readonly standingGapMm: Interval;
+}
+
+/**
+ * A fall onto the lower of two grips through its slack tether. With the foot loop at the upper grip the tie-in has risen by a stroke while the lower grip stayed; with the
+ * foot loop at the lower one, the tether of that one is slack by what stands between tie-in and grip. The force is that of Wexler with `soloNearM` of rope above; null while a
+ * part is not known, or where there is no second grip on this rope.
+ */
+export function dropOf({ grip, above, person, strokeMm, standingGapMm }: Standing, ctx: Context): Drop | null {
+  const lower = above ? grip : underOf(grip, ctx);
+  const upper = above ?? grip;
+  const at = lower && gripHeights(lower, ctx);
+  const load = lower && ctx.load(lower);
+  if (!lower || !at || !load) return null;
+  const item = deviceOf(lower)?.item;
+  if (deviceOf(lower) && !item) return null;
+  const none = (i: Interval) => interval(Math.max(0, i.low), Math.max(0, i.best), Math.max(0, i.high));
+  const slackMm = above
+    ? none(
+        interval(
+          at.bottomMm.low - standingGapMm.high,
+          at.bottomMm.best - standingGapMm.best,
+          at.bottomMm.high - standingGapMm.low,
+        ),
+      )
+    : none(strokeMm);
+  const dropM = plus(scale(slackMm, 1 / 1000), constant('grabTravelM'));
+  const nearM = threshold('soloNearM');
+  const k = load.modulusKn;
+  const at2 = (modulusKn: number, m: number) => fallForceKn(person.massKg, modulusKn, m / nearM);
+  const teeth = item ? traitsOf(item.family).teeth : false;
+  const limitKn = teeth ? constant('teethHurtSheathKn').low : threshold('arrestMostKn');
+  const weightKn = (person.massKg * STANDARD_GRAVITY_M_PER_S2) / 1000;
+  // Wexler, solved for the fall factor that gives the limit.
+  const factor = (((limitKn / weightKn - 1) ** 2 - 1) * weightKn) / (2 * k.best);
+  return {
+    lets: upper,
+    catches: lower,
+    dropM,
+    forceKn: interval(at2(k.low, dropM.low), at2(k.best, dropM.best), at2(k.high, dropM.high)),
+    harmlessFromM: factor > 0 ? dropM.best / factor : Infinity,
+    limitKn,
+    teeth,
+  };
+}
+
+export function dropFinding({ lets, catches, dropM, forceKn, harmlessFromM, limitKn, teeth }: Drop): Finding {
+  const severity: Severity = harmlessFromM > threshold('dropHarmlessWithinM') ? 'mind' : 'clear';
+  const always = !Number.isFinite(harmlessFromM);
+  const low = literal(catches.label.toLowerCase());
+  return finding({
+    code: 'ascend.drop',
+    severity,
+    subject: [catches.end.id, lets.end.id],
+    says:
+      severity === 'mind'
+        ? `When the ${literal(lets.label.toLowerCase())} opens while you stand up, you fall through a slack tether onto the ${low}: ${teeth ? 'high up that can tear the sheath' : 'high up that is a hard jerk'}.`
+        : `A fall onto the ${low} through its slack tether is a soft one, but for the last metres below the anchor.`,
+    because: `At most {drop~}: with {near} of rope above {force~}${always ? ', and this person is so heavy that any fall is more than {limit}' : '; with more than {harmless} of rope above it stays below {limit}'}.`,
+    remedy:
+      severity === 'mind'
+        ? 'Shorter strokes in the last metres, the lower one pushed along before you stand high, and its tether no longer than it has to be.'
+        : '',
+    numbers: [
+      { key: 'drop', label: 'Fall', quantity: 'lengthM', value: dropM },
+      { key: 'near', label: 'Rope above', quantity: 'lengthM', value: exactly(threshold('soloNearM')) },
+      { key: 'force', label: 'Force on you', quantity: 'strengthKn', value: forceKn },
+      ...(always
+        ? []
+        : ([
+            {
+              key: 'harmless',
+              label: 'Harmless with more rope above than',
+              quantity: 'lengthM',
+              value: exactly(harmlessFromM),
+            },
+          ] as const)),
+      { key: 'limit', label: 'Limit', quantity: 'strengthKn', value: exactly(limitKn) },
+    ],
+  });
+}
