@@ -41,6 +41,47 @@ test('alone on a top rope: a second grab is added, the cascade appears, and goes
   await expect(page.getByText(/^Below .* it ends on the ground/)).toBeVisible();
 });
 
+test('a rig is built anew as two clamps on two slings: the foot loop at the lower one, its stroke, its orders, and back', async ({
+  page,
+}) => {
+  await open(page, '/demo/setups/setup-pier-5-up');
+  const buildAs = async (name: RegExp) => {
+    await page.getByRole('button', { name: 'Build it as …' }).click();
+    await page.getByRole('menuitem', { name }).click();
+  };
+  await buildAs(/squeeze the rope/);
+  const order = page.getByRole('list', { name: 'From the anchor down' }).getByRole('listitem');
+  await expect(order).toHaveText([/Upper clamp/, /Lower clamp/]);
+  for (const part of [/^Upper clamp/, /^Lower clamp/, /^Foot loop/])
+    await page.getByRole('button', { name: part }).click();
+  const choose = (label: string, option: string) =>
+    page.getByRole('combobox', { name: label, exact: true }).selectOption({ label: option });
+  await choose('Upper clamp', 'Burr clamp');
+  await choose('Lower clamp', 'Burr clamp');
+  await choose('Connector of the upper clamp', 'Pear with keeper, grey');
+  await choose('Sling of the upper clamp', 'Sling 120, grey');
+  await choose('Sling of the lower clamp', 'Sling 60, grey');
+  await choose('Sling of the foot loop', 'Sling 120, grey');
+  for (const [label, cm] of [
+    ['Measured length of the upper clamp', '60'],
+    ['Measured length of the lower clamp', '40'],
+    ['Measured length of the foot loop', '114'],
+  ] as const) {
+    await page.getByLabel(label, { exact: true }).fill(cm);
+    await page.getByLabel(label, { exact: true }).press('Tab');
+  }
+  await expect(page.getByRole('img', { name: /a stroke gains 30/ })).toBeVisible();
+  await expect(page.locator('[data-finding="ascend.drop"]')).toHaveAttribute('data-severity', 'clear');
+  await expect(page.getByRole('button', { name: 'Back down on two clamps, a little at a time' })).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(order).toHaveText([/Upper clamp/, /Lower clamp/]);
+  await buildAs(/Hitches only/);
+  await expect(order).toHaveText([/Upper hitch/, /Lower hitch/]);
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(order).toHaveText([/Upper clamp/, /Lower clamp/]);
+});
+
 test('up a rope: lengths of tether, foot loop and body make the stroke, also typed in feet and fractions', async ({
   page,
 }) => {

@@ -3,7 +3,17 @@ import { describe, expect, it } from 'vitest';
 import { gripHeights, strokeFigures } from '../between/index.ts';
 import { knotsFor, strokeOf } from '../geometry/index.ts';
 import { contextOf } from '../parts/index.ts';
-import { SYSTEMS, variation, wellRigged, without, withAll, withItem, withOrder, type Setup } from '../rig/index.ts';
+import {
+  blankSetup,
+  SYSTEMS,
+  variation,
+  wellRigged,
+  without,
+  withAll,
+  withItem,
+  withOrder,
+  type Setup,
+} from '../rig/index.ts';
 import { changed, club, filled, SETUPS } from '../samples/index.ts';
 import { constant } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
@@ -136,7 +146,7 @@ describe('the foot loop at the lower of two', () => {
     const geared = filled(withItem(withItem(bare, 'device', item), 'above-device', { ...item, id: 'other' }));
     return withAll(geared, [
       ['above-tether', { measuredMm: upperMm }],
-      ['main-tether', { measuredMm: lowerMm }],
+      ['lower-tether', { measuredMm: lowerMm }],
       ['foot-sling', { measuredMm: footMm }],
     ]);
   };
@@ -154,11 +164,11 @@ describe('the foot loop at the lower of two', () => {
 
   it('it comes no higher than to the end of its own tether, nor than to just below the one that carries', () => {
     const [short, long] = [rig(700, 300, 1100), rig(400, 900, 1100)];
-    expect(figures(short).tetherMm).toEqual(heights(short, 'main').bottomMm);
-    const { topMm, bottomMm } = heights(long, 'main');
+    expect(figures(short).tetherMm).toEqual(heights(short, 'lower').bottomMm);
+    const { topMm, bottomMm } = heights(long, 'lower');
     expect(figures(long).tetherMm.best).toBe(heights(long, 'above').bottomMm.best - (topMm.best - bottomMm.best));
     // By hand, from the lengths alone: stroke = height of the lower grip - (foot loop - tie-in).
-    expect(figures(short).strokeMm.best).toBeCloseTo(heights(short, 'main').bottomMm.best - (1100 - 1000), 9);
+    expect(figures(short).strokeMm.best).toBeCloseTo(heights(short, 'lower').bottomMm.best - (1100 - 1000), 9);
   });
   it('laws: a longer tether of either never lowers the stroke', () => {
     const mm = fc.integer({ min: 150, max: 900 });
@@ -187,9 +197,9 @@ describe('the foot loop at the lower of two', () => {
     const s = rig(700, 500, 1100);
     const drop = found(s, 'ascend.drop');
     const value = (key: string) => drop.numbers.find((n) => n.key === key)!.value;
-    const slackM = (heights(s, 'main').bottomMm.best - 100) / 1000;
+    const slackM = (heights(s, 'lower').bottomMm.best - 100) / 1000;
     expect(value('drop').best).toBeCloseTo(slackM + constant('grabTravelM').best, 9);
-    const k = contextOf(s).load(s.attachments.find((a) => a.id === 'main')!)!.modulusKn.best;
+    const k = contextOf(s).load(s.attachments.find((a) => a.id === 'lower')!)!.modulusKn.best;
     expect(value('force').best).toBeCloseTo(byEnergy(80, k, value('drop').best, 2), 6);
     // With as much rope above as is said to be harmless the force is just the limit.
     expect(byEnergy(80, k, value('drop').best, value('harmless').best)).toBeCloseTo(value('limit').best, 6);
@@ -246,5 +256,17 @@ describe('the foot loop at the lower of two', () => {
     const one = filled(wellRigged(variation('foot-loop').add(without(SETUPS.ascend, 'above'))!));
     expect(found(one, 'ascend.drop')).toBeUndefined();
     expect(found(withItem(rig(700, 500, 1100), 'device', null), 'ascend.drop')).toBeUndefined();
+  });
+});
+
+describe('ways of building a whole rig', () => {
+  const templates = ['ascend', 'self-belay-top-rope'] as const;
+  it('built without anything said it is never clear, and nothing of it is left unasked', () => {
+    for (const template of templates)
+      for (const s of SYSTEMS.filter((x) => x.templates.includes(template))) {
+        const { verdict, findings } = assess(s.build(blankSetup(template, { id: 'x', name: 'x', now: '' })));
+        expect(verdict, s.id).not.toBe('clear');
+        expect(findings.some((f) => f.code === 'rig.part-missing')).toBe(true);
+      }
   });
 });

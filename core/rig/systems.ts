@@ -1,7 +1,7 @@
 import type { Ref } from '../finding/index.ts';
 import type { Attachment } from './elements.ts';
 import type { Setup, TemplateId } from './model.ts';
-import { alongOf, connector, device, fixed, hitch, on, onHarness, sling } from './templates/build.ts';
+import { alongOf, connector, device, fixed, hitch, on, onHarness, onTether, sling } from './templates/build.ts';
 import { blankSetup, templateOf } from './templates/index.ts';
 import { removablesOf, variation, without, type VariationId } from './variations.ts';
 
@@ -70,23 +70,12 @@ const twoOnSlings =
   (setup: Setup) => {
     const plain = bare(setup);
     const of = who(setup);
-    const upper: Attachment = {
-      id: 'above',
-      label: high,
-      use: 'backup',
-      job: null,
-      root: onHarness(of),
-      pieces: [sling('above-tether'), connector('above-connector')],
-      end: ends('above'),
-    };
+    const upper = onTether('above', high, of, ends('above'));
     const lower: Attachment = {
-      id: 'main',
-      label: low,
+      ...onTether('lower', low, of, ends('lower')),
       use: 'carries',
-      job: null,
-      root: onHarness(of),
-      pieces: [sling('main-tether'), connector('deviceConnector')],
-      end: ends('main'),
+      // The connector of what carries keeps its name, so that the one chosen for it stays.
+      pieces: [sling('lower-tether'), connector('deviceConnector')],
     };
     const foot: Attachment = {
       id: 'foot-loop',
@@ -103,15 +92,8 @@ const twoOnSlings =
 const onBothRopes = (setup: Setup): Setup => {
   const grown = added(['grab-second-rope'])(setup);
   const of = who(setup);
-  const tended = (id: Ref, label: string, line: Ref): Attachment => ({
-    id,
-    label,
-    use: 'backup',
-    job: null,
-    root: onHarness(of),
-    pieces: [sling(`${id}-tether`), connector(`${id}-connector`)],
-    end: hitch(`${id}-hitch`, [on(line, 'main')]),
-  });
+  const tended = (id: Ref, label: string, line: Ref): Attachment =>
+    onTether(id, label, of, hitch(`${id}-hitch`, [on(line, 'main')]));
   const second = grown.lines.find((l) => l.id !== 'rope')?.id ?? fixed('rope4').id;
   return placed(
     grown,
@@ -144,10 +126,7 @@ export const SYSTEMS: readonly System[] = [
     templates: ['ascend'],
     label: 'Hitches only',
     says: 'Two hitches, each on a tether of its own; the foot stands in the lower one.',
-    build: twoOnSlings(
-      (id) => hitch(id === 'main' ? 'main-hitch' : `${id}-hitch`, main),
-      ['Upper hitch', 'Lower hitch'],
-    ),
+    build: twoOnSlings((id) => hitch(`${id}-hitch`, main), ['Upper hitch', 'Lower hitch']),
   },
   {
     id: 'squeeze',
@@ -155,7 +134,7 @@ export const SYSTEMS: readonly System[] = [
     label: 'Two clamps that squeeze the rope, on two slings',
     says: 'Each clamp on a sling of its own, a connector pressing the rope in it; the foot stands in the lower one.',
     build: twoOnSlings(
-      (id) => device(id === 'main' ? 'device' : `${id}-device`, main, null),
+      (id) => device(id === 'lower' ? 'device' : `${id}-device`, main, null),
       ['Upper clamp', 'Lower clamp'],
     ),
   },

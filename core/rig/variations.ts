@@ -13,6 +13,7 @@ import {
   on,
   onAnchor,
   onHarness,
+  onTether,
   person,
   sling,
   straight,
@@ -119,15 +120,8 @@ function climbsAlone(setup: Setup): Attachment | null {
   const main = setup.job === 'ascend' || setup.job === 'self-belay-top-rope' ? ownDevice(setup) : null;
   return main && deviceOf(main)?.hand === null ? main : null;
 }
-const grab = (id: Ref, label: string, of: Ref, where: Parameters<typeof device>[1]): Attachment => ({
-  id,
-  label,
-  use: 'backup',
-  job: null,
-  root: onHarness(of),
-  pieces: [sling(`${id}-tether`), connector(`${id}-connector`)],
-  end: device(`${id}-device`, where, null),
-});
+const grab = (id: Ref, label: string, of: Ref, where: Parameters<typeof device>[1]): Attachment =>
+  onTether(id, label, of, device(`${id}-device`, where, null));
 
 /** A belayer of a second rope: the one there is, or one more person. */
 const belayerFor = (setup: Setup): { id: Ref; added: RigPerson[] } => {
@@ -484,7 +478,9 @@ export function removablesOf(setup: Setup): Removable[] {
     ...(a.use === 'backup' || a.use === 'tether' || a.use === 'aid' ? [{ id: a.id, label: a.label }] : []),
     ...a.pieces.flatMap((p): Removable[] => {
       if (p.kind === 'connector' && p.beside !== null) return [{ id: p.id, label: 'Second connector' }];
-      return p.kind === 'sling' && a.use === 'carries' ? [{ id: p.id, label: 'Extension' }] : [];
+      return p.kind === 'sling' && a.use === 'carries'
+        ? [{ id: p.id, label: a.id === 'main' ? 'Extension' : `Sling of the ${a.label.toLowerCase()}` }]
+        : [];
     }),
   ]);
 }

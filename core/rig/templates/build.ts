@@ -156,16 +156,19 @@ export const hitchBelow = (where: HitchEnd['on']): Attachment => ({
   pieces: [connector('hitchConnector')],
   end: hitch('hitch', where),
 });
-/** A hitch on a tether of its own above the device: the second of two that hold. */
-export const hitchAbove = (where: HitchEnd['on']): Attachment => ({
-  id: 'above',
-  label: 'Hitch above the device',
+/** Something that grips the rope by itself, on a tether of its own. */
+export const onTether = (id: Ref, label: string, of: Ref, end: Attachment['end']): Attachment => ({
+  id,
+  label,
   use: 'backup',
   job: null,
-  root: onHarness('climber'),
-  pieces: [sling('above-tether'), connector('above-connector')],
-  end: hitch('above-hitch', where),
+  root: onHarness(of),
+  pieces: [sling(`${id}-tether`), connector(`${id}-connector`)],
+  end,
 });
+/** A hitch on a tether of its own above the device: the second of two that hold. */
+export const hitchAbove = (where: HitchEnd['on']): Attachment =>
+  onTether('above', 'Hitch above the device', 'climber', hitch('above-hitch', where));
 /** A knot in the rope below what grips it. */
 export const knotBelow = (device: Ref, where: KnotEnd['on'][number]): Attachment => ({
   id: 'stop-knot',

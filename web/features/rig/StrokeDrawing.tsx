@@ -88,7 +88,7 @@ export function StrokeDrawing({ figures }: { figures: StrokeFigures }) {
             to={vec(130, gripY)}
             offset={-62}
             anchor="end"
-            label={[above ? 'lower grip' : 'tether', say(tetherMm)]}
+            label={[above ? 'lower' : 'tether', say(tetherMm)]}
           />
           <Dimension
             from={vec(130, y(footLoopMm.best))}

@@ -237,13 +237,14 @@ function attachmentSections(setup: Setup, a: Attachment, slot: SlotOf, nameAt: (
   const index = indexOf(setup);
   const connector = mainConnector(a);
   const sling = slingOf(a);
-  const carries = a.use === 'carries';
+  // The sling of a rappel is its extension; whatever else hangs on a sling has it as its own.
+  const extended = a.id === 'main';
   const label = a.label.toLowerCase();
   const slingFields: Field[] =
     sling?.kind === 'sling'
       ? [
           ...slot(sling.id),
-          ...(carries
+          ...(extended
             ? facts(sling.id, slingPieceSchema.shape, 'method', 'knots', 'measuredMm')
             : [
                 fact(sling.id, slingPieceSchema.shape, 'method', `The sling of the ${label} is attached`),
@@ -287,10 +288,10 @@ function attachmentSections(setup: Setup, a: Attachment, slot: SlotOf, nameAt: (
                 fact(beside.id, connectorPieceSchema.shape, 'opposed'),
               ]
             : []),
-          ...(carries ? [] : slingFields),
+          ...(extended ? [] : slingFields),
         ],
       },
-      ...(carries && sling
+      ...(extended && sling
         ? [{ id: `${a.id}-extension`, title: 'Extension', note: nameAt(sling.id), fields: slingFields }]
         : []),
     ];

@@ -13,12 +13,12 @@ export function StepsLink({ setup }: { setup: Setup }) {
   return first ? (
     <>
       <button type="button" className="btn" onClick={first.go}>
-        <ListOrdered aria-hidden className="size-5" />
+        <ListOrdered aria-hidden className="size-5 shrink-0" />
         Order of steps
       </button>
       {more.map(({ title, go }) => (
         <button key={title} type="button" className="btn" onClick={go}>
-          <ListOrdered aria-hidden className="size-5" />
+          <ListOrdered aria-hidden className="size-5 shrink-0" />
           {inWords(title)}
         </button>
       ))}
