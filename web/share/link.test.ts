@@ -30,19 +30,27 @@ describe('a set-up in a link', () => {
         async (at, other) => {
           const changed = code.slice(0, at) + other + (other === '' ? '' : code.slice(at + 1));
           const result = await documentOf(changed);
-          // A changed letter may stand for the same bits at the very end only.
-          if (result.ok) expect(result.value).toMatchObject({ setup: { id: SETUPS['belay-leader'].id } });
+          // A changed letter may stand for the same bits, at the very end or in what the packing does not use; never for other ones.
+          if (result.ok) expect(result.value).toMatchObject({ setup: SETUPS['belay-leader'] });
           else expect(result.issues[0]!.message).toMatch(/\.$/);
         },
       ),
-      { numRuns: 150 },
+      { numRuns: 300 },
     );
     expect(await documentOf('')).toMatchObject({ ok: false, issues: [{ read: 'nothing' }] });
     expect(await documentOf('A'.repeat(50_000))).toMatchObject({ ok: false });
     expect(await documentOf('https://elsewhere')).toMatchObject({ ok: false });
   });
+  it('a letter that used to come out as another set-up is refused', async () => {
+    // Found by the property above while the code had no check sum: letter 174 became an A, and the id another one.
+    const code = await codeOf(SETUPS['belay-leader']);
+    for (let at = 100; at < 260; at++) {
+      const result = await documentOf(`${code.slice(0, at)}${code[at] === 'A' ? 'B' : 'A'}${code.slice(at + 1)}`);
+      expect(result.ok, String(at)).toBe(false);
+    }
+  });
   it('what unpacks into more than any set-up is not unpacked', async () => {
-    const bomb = new Blob([new Uint8Array(30_000_000)]).stream().pipeThrough(new CompressionStream('deflate-raw'));
+    const bomb = new Blob([new Uint8Array(30_000_000)]).stream().pipeThrough(new CompressionStream('gzip'));
     const bytes = new Uint8Array(await new Response(bomb).arrayBuffer());
     const { base32nopad } = await import('@scure/base');
     const code = base32nopad.encode(bytes.slice(0, 20_000));

@@ -3,7 +3,7 @@ import { readDocument, writeSetup, type FileResult, type Document } from '@core/
 import type { Setup } from '@core/rig';
 
 /*
- * A set-up inside a link, behind the #: that part is never sent to any server. The file as it would be saved, without spaces, deflated, in base 32 of capitals and
+ * A set-up inside a link, behind the #: that part is never sent to any server. The file as it would be saved, without spaces, packed with a check sum (gzip: without one a changed letter can come out as another set-up), in base 32 of capitals and
  * digits, which a QR code holds in the fewest squares.
  */
 
@@ -35,9 +35,7 @@ async function through(bytes: Uint8Array, stream: ReadableWritablePair<Uint8Arra
 /** The code of a set-up: capitals and digits. */
 export async function codeOf(setup: Setup): Promise<string> {
   const text = JSON.stringify(JSON.parse(writeSetup(setup)));
-  return base32nopad.encode(
-    await through(new TextEncoder().encode(text), new CompressionStream('deflate-raw'), LONGEST_FILE),
-  );
+  return base32nopad.encode(await through(new TextEncoder().encode(text), new CompressionStream('gzip'), LONGEST_FILE));
 }
 
 const refused = (read: string, message: string): FileResult<Document> => ({
@@ -53,7 +51,7 @@ export async function documentOf(code: string): Promise<FileResult<Document>> {
   try {
     const bytes = base32nopad.decode(code.toUpperCase());
     const text = new TextDecoder('utf-8', { fatal: true }).decode(
-      await through(bytes, new DecompressionStream('deflate-raw'), LONGEST_FILE),
+      await through(bytes, new DecompressionStream('gzip'), LONGEST_FILE),
     );
     return readDocument(text);
   } catch {
