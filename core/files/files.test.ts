@@ -14,6 +14,7 @@ import {
   entryFrom7To8,
   entryFrom8To9,
   entryFrom9To10,
+  entryFrom10To11,
   migrator,
   readDocument,
   setup4,
@@ -28,6 +29,7 @@ import {
   choiceIn,
   setups3,
   unknown10,
+  unknown11,
   unknown5,
   unknown6,
   unknown7,
@@ -69,7 +71,7 @@ describe('files', () => {
     expect(result.ok && result.value.kind === 'workspace' && writeWorkspace(result.value.workspace)).toBe(text);
   });
 
-  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10])('the fixture of version %s is still read, whole', (version) => {
+  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11])('the fixture of version %s is still read, whole', (version) => {
     const result = readDocument(fixture(`v${version}`));
     const setup = result.ok && result.value.kind === 'setup' ? result.value.setup : result;
     // What is made of fibre was not looked over before version 5, and nothing was said of helmets and of how a device is threaded.
@@ -87,24 +89,27 @@ describe('files', () => {
     const bare = (c: object) => ({ item: { ...c, ...UNMEASURED_CONNECTOR } });
     const expected =
       version > 1 ? unsaid : changed(unsaid, { deviceConnector: bare(club.pear), hitchConnector: bare(club.smallD) });
+    // Before version 11 no bollard was tried, and nothing was said of trees.
     // Before version 10 nothing was called typical: what was entered was one's own.
     // Before version 8 nobody was measured from the soles up, and nothing was said of where a belayer stands.
     // Before version 7 nothing was said of connectors looked over and of calls.
     // Before version 6 nothing was said of how strands lie at a device at the anchor.
     expect(setup).toEqual(
-      version > 9
+      version > 10
         ? expected
-        : version > 8
-          ? unknown10(expected)
-          : version > 7
-            ? unknown9(expected)
-            : version > 6
-              ? unknown8(expected)
-              : version > 5
-                ? unknown7(expected)
-                : version > 4
-                  ? unknown6(expected)
-                  : unknown5(expected),
+        : version > 9
+          ? unknown11(expected)
+          : version > 8
+            ? unknown10(expected)
+            : version > 7
+              ? unknown9(expected)
+              : version > 6
+                ? unknown8(expected)
+                : version > 5
+                  ? unknown7(expected)
+                  : version > 4
+                    ? unknown6(expected)
+                    : unknown5(expected),
     );
     if (version === VERSION) expect(writeSetup(asThen)).toBe(fixture(`v${VERSION}`));
   });
@@ -134,8 +139,10 @@ describe('files', () => {
       items.map(
         (item) =>
           itemSchema.safeParse(
-            entryFrom9To10(
-              entryFrom8To9(entryFrom7To8(entryFrom6To7(entryFrom5To6(entryFrom4To5(entryFrom1To2('items', item)))))),
+            entryFrom10To11(
+              entryFrom9To10(
+                entryFrom8To9(entryFrom7To8(entryFrom6To7(entryFrom5To6(entryFrom4To5(entryFrom1To2('items', item)))))),
+              ),
             ),
           ).success,
       ),
@@ -167,8 +174,10 @@ describe('files', () => {
     fc.assert(
       fc.property(setups3, (old) => {
         const setup = setupSchema.parse(
-          entryFrom9To10(
-            entryFrom8To9(entryFrom7To8(entryFrom6To7(entryFrom5To6(entryFrom4To5(setup4(structuredClone(old))))))),
+          entryFrom10To11(
+            entryFrom9To10(
+              entryFrom8To9(entryFrom7To8(entryFrom6To7(entryFrom5To6(entryFrom4To5(setup4(structuredClone(old))))))),
+            ),
           ),
         );
         expect(backToV3(setup)).toEqual(old);
@@ -242,7 +251,7 @@ describe('files', () => {
       'a newer version',
       '{"format":"zevrin","version":99}',
       /^version$/,
-      /newer Zevrin \(version 99\).*up to version 10/,
+      /newer Zevrin \(version 99\).*up to version 11/,
     ],
     [
       'a diameter out of range',

@@ -19,6 +19,7 @@ export {
   entryFrom7To8,
   entryFrom8To9,
   entryFrom9To10,
+  entryFrom10To11,
   MIGRATIONS,
 } from './migrations.ts';
 export { choice4, setup4, setupsWithChoices } from './to-v4.ts';

@@ -5,6 +5,7 @@ import { document6To7, from6To7 } from './to-v7.ts';
 import { from7To8 } from './to-v8.ts';
 import { from8To9 } from './to-v9.ts';
 import { from9To10 } from './to-v10.ts';
+import { from10To11 } from './to-v11.ts';
 import { choice4, setup4, setupsWithChoices } from './to-v4.ts';
 
 /*
@@ -161,17 +162,23 @@ export const MIGRATIONS: readonly Migration[] = [
     name: 'values that are typical of their kind',
     up: (document) => from9To10(document) as Json,
   },
+  {
+    from: 10,
+    name: 'trials of a bollard, what is particular to a tree',
+    up: (document) => from10To11(document) as Json,
+  },
 ];
 
 const check4 = (check: Json): Json => (isObject(check.setup) ? { ...check, setup: setup4(check.setup) } : check);
 
-/** One stored entry of a collection: from version 4 to 5, from 5 to 6, from 6 to 7, from 7 to 8, from 8 to 9, from 9 to 10. */
+/** One stored entry of a collection: from version 4 to 5, from 5 to 6, from 6 to 7, from 7 to 8, from 8 to 9, from 9 to 10, from 10 to 11. */
 export const entryFrom4To5 = (entry: unknown): unknown => from4To5(entry);
 export const entryFrom5To6 = (entry: unknown): unknown => from5To6(entry);
 export const entryFrom6To7 = (entry: unknown): unknown => from6To7(entry);
 export const entryFrom7To8 = (entry: unknown): unknown => from7To8(entry);
 export const entryFrom8To9 = (entry: unknown): unknown => from8To9(entry);
 export const entryFrom9To10 = (entry: unknown): unknown => from9To10(entry);
+export const entryFrom10To11 = (entry: unknown): unknown => from10To11(entry);
 
 /** One stored entry of a collection, from version 3 to 4. Choices become set-ups: the database moves them. */
 export function entryFrom3To4(collection: string, entry: unknown): unknown {

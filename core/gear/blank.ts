@@ -32,6 +32,8 @@ export const UNDECLARED_DEVICE = {
   metal: 'unknown',
   priceClass: 'unknown',
   bench: [],
+  tunings: [],
+  bollardSettings: null,
   assumed: [],
 } as const satisfies Partial<Device>;
 

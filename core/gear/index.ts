@@ -6,6 +6,14 @@ export {
   type BenchResult,
   type BenchTest,
 } from './bench.ts';
+export {
+  TUNING_EVENTS,
+  tuningEntrySchema,
+  tuningTrialSchema,
+  type RopeState,
+  type TuningEntry,
+  type TuningTrial,
+} from './tuning.ts';
 export { MUNTER, UNDECLARED_DEVICE, UNMEASURED_CONNECTOR } from './blank.ts';
 export {
   choice,

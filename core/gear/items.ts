@@ -4,6 +4,7 @@ import { benchTestSchema } from './bench.ts';
 import { DEVICE_FAMILIES } from './families.ts';
 import { JOBS } from './jobs.ts';
 import { assumedSchema } from './assumed.ts';
+import { tuningEntrySchema } from './tuning.ts';
 
 const common = {
   id: idSchema,
@@ -226,6 +227,8 @@ export const deviceSchema = z.strictObject({
   declarations: z.array(declarationSchema).max(20),
   /** Own tries with something above it; see bench.ts. */
   bench: z.array(benchTestSchema).max(100),
+  /** Trials of a bollard on ropes; see tuning.ts. */
+  tunings: z.array(tuningEntrySchema).max(300),
   eyeMm: under(
     SEAT,
     measure(
@@ -298,6 +301,10 @@ export const deviceSchema = z.strictObject({
     choice({ unknown: 'Not declared', none: 'None', ...SHAPES }, 'Connector it forbids'),
   ),
   looseParts: under(DECLARED, line('Parts that can be lost', 80, 0, 'Empty: none known.')),
+  bollardSettings: under(
+    DECLARED,
+    measure('count', 2, 40, 'Settings of its bollard', 'Only where it can be tuned to a rope.').nullable(),
+  ),
   massG: under(DECLARED, measure('massG', 5, 3000, 'Mass').nullable()),
   metal: under(
     DECLARED,

@@ -17,6 +17,7 @@ function pathsOf(setup: Setup): ReadonlyMap<Ref, Path> {
   if (there) return there;
   const found = new Map<Ref, Path>([
     ['site', ['site']],
+    ...(setup.site.tree ? ([['tree', ['site', 'tree']]] as const) : []),
     ['calls', ['calls']],
     ['calls-words', ['calls', 'words']],
   ]);

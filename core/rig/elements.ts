@@ -24,6 +24,55 @@ import { said } from './said.ts';
 
 export const WEATHER = { dry: 'Dry', wet: 'Wet', icy: 'Icy' } as const;
 
+/** What is particular to a tree: how the tie-in point was tried, where one goes along a limb, and what else holds there. */
+export const treeSchema = z.strictObject({
+  tried: said(
+    {
+      two: 'Two persons, bouncing on the line',
+      one: 'One person',
+      none: 'Nobody',
+    },
+    'two',
+    'The tie-in point was tried from the ground by',
+    'Twice the load that it gets later, at least.',
+  ),
+  overLimb: said(
+    {
+      none: 'Over no limb',
+      little: 'Over a limb, bent by less than 90°',
+      much: 'Over a limb, bent by 90° or more',
+    },
+    'none',
+    'Below the tie-in the loaded line runs',
+    'Friction on a limb hides slack that is stored beyond it.',
+  ),
+  limbOutM: measure(
+    'lengthM',
+    0,
+    20,
+    'Out along a limb',
+    'How far from below the tie-in. 0: nobody goes out.',
+  ).nullable(),
+  limbBelowM: measure(
+    'lengthM',
+    0.5,
+    40,
+    'Tie-in above that limb',
+    'From the tie-in point down to the limb.',
+  ).nullable(),
+  comingBack: said(
+    { taken: 'Taken in at every step', slack: 'Left slack' },
+    'taken',
+    'Coming back along the limb the line is',
+  ),
+  second: said(
+    { lanyard: 'A lanyard around stem or limb', none: 'None' },
+    'lanyard',
+    'Second attachment while working or changing',
+  ),
+  saw: said({ no: 'Nothing is cut', yes: 'A saw is used up there' }, 'no', 'Cutting'),
+});
+
 /** Where it happens. Heights are above the ground. */
 export const siteSchema = z.strictObject({
   anchorHeightM: measure('lengthM', 0, 300, 'Anchor above the ground', '0: not said.'),
@@ -50,6 +99,8 @@ export const siteSchema = z.strictObject({
   ),
   steepness: choice({ low: 'Low angle', steep: 'Steep', free: 'Hanging free' }, 'Ground'),
   weather: choice(WEATHER, 'Rope and device are'),
+  /** null: not in a tree. */
+  tree: treeSchema.nullable(),
 });
 
 export const ROLES = {
@@ -450,6 +501,7 @@ export const attachmentSchema = z.strictObject({
 
 export type Calls = z.infer<typeof callsSchema>;
 export type Site = z.infer<typeof siteSchema>;
+export type Tree = z.infer<typeof treeSchema>;
 export type RigPerson = z.infer<typeof rigPersonSchema>;
 export type RigAnchor = z.infer<typeof anchorSchema>;
 export type RigLine = z.infer<typeof lineSchema>;

@@ -5,6 +5,7 @@ export {
   rigPersonSchema,
   ROLES,
   siteSchema,
+  treeSchema,
   STRANDS,
   anchorSchema,
   CALL_IDS,
@@ -33,6 +34,7 @@ export {
   type Root,
   type Site,
   type SlingPiece,
+  type Tree,
 } from './elements.ts';
 export { brakeAngleOf, jobOf, loadOf, onSmoothSide, slackFactor, slipOf, useOf } from './load.ts';
 export { fieldsOf, valueAtPath, withField, type Field } from './fields.ts';
@@ -63,6 +65,7 @@ export {
   BLANK_CALLS,
   blankSetup,
   BLANK_SITE,
+  BLANK_TREE,
   templateFor,
   templateOf,
   TEMPLATES,

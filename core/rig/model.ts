@@ -35,7 +35,7 @@ export const TEMPLATE_IDS = [
 export type TemplateId = (typeof TEMPLATE_IDS)[number];
 
 /** Names that a finding may point at in every rig, beside those of its elements. */
-export const SITE_REFS = ['edge', 'ground'] as const;
+export const SITE_REFS = ['edge', 'ground', 'tree'] as const;
 
 const shape = z.strictObject({
   id: idSchema,

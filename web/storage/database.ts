@@ -5,7 +5,7 @@ import { resolve, type Note } from './resolve';
 import { inSlices } from './slices';
 import type { UpgradeTransaction } from './upgrade';
 
-const VERSION_OF_DATABASE = 10;
+const VERSION_OF_DATABASE = 11;
 
 export const WORKSPACES = ['demo', 'mine'] as const;
 export type WorkspaceName = (typeof WORKSPACES)[number];

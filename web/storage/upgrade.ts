@@ -8,6 +8,7 @@ import {
   entryFrom7To8,
   entryFrom8To9,
   entryFrom9To10,
+  entryFrom10To11,
   setupsWithChoices,
 } from '@core/files';
 
@@ -41,8 +42,9 @@ export async function bringUp(database: IDBPDatabase, tx: UpgradeTransaction, fr
   const since6 = (doc: unknown) => (from < 7 ? entryFrom6To7(since5(doc)) : doc);
   const since7 = (doc: unknown) => (from < 8 ? entryFrom7To8(since6(doc)) : doc);
   const since8 = (doc: unknown) => (from < 9 ? entryFrom8To9(since7(doc)) : doc);
+  const since9 = (doc: unknown) => (from < 10 ? entryFrom9To10(since8(doc)) : doc);
   for (const collection of there.filter((c) => c !== 'choices'))
-    await each(collection, (doc) => entryFrom9To10(since8(doc)));
+    await each(collection, (doc) => entryFrom10To11(since9(doc)));
 }
 
 async function moveChoices(database: IDBPDatabase, tx: UpgradeTransaction): Promise<void> {

@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import type { z } from 'zod';
 import { fieldMeta, type Item } from '../../gear/index.ts';
-import { BLANK_CALLS, deviceOf, hitchOf, mainConnector, slingOf, type Setup } from '../../rig/index.ts';
+import { BLANK_CALLS, BLANK_TREE, deviceOf, hitchOf, mainConnector, slingOf, type Setup } from '../../rig/index.ts';
 import { club } from '../../samples/index.ts';
 import type { Workspace } from '../documents.ts';
 import type { choice3Schema } from './choice.ts';
@@ -23,6 +23,7 @@ const ADDED_BY_7 = new Set(['gapOpens', 'slant', 'brakeAngleDeg', 'slackM', 'cal
 const ADDED_BY_8 = new Set(['tieInHeightMm', 'fromWallM', 'endWeightKg']);
 const ADDED_BY_9 = new Set(['bench']);
 const ADDED_BY_10 = new Set(['assumed']);
+const ADDED_BY_11 = new Set(['tree', 'tunings', 'bollardSettings']);
 const OPEN: Readonly<Record<string, unknown>> = {
   impactForceKn: null,
   stands: 'free',
@@ -36,31 +37,35 @@ const OPEN: Readonly<Record<string, unknown>> = {
   trainings: [],
   bench: [],
   assumed: [],
+  tunings: [],
+  bollardSettings: null,
 };
 const byVersion = (key: string, of: unknown): number =>
-  ADDED_BY_10.has(key)
-    ? 10
-    : ADDED_BY_9.has(key)
-      ? 9
-      : ADDED_BY_8.has(key)
-        ? 8
-        : ADDED_BY_7.has(key) || (key === 'condition' && (of as { kind?: string }).kind === 'connector')
-          ? 7
-          : ADDED_BY_6.has(key)
-            ? 6
-            : ADDED_BY_5.has(key)
-              ? 5
-              : 1;
+  ADDED_BY_11.has(key)
+    ? 11
+    : ADDED_BY_10.has(key)
+      ? 10
+      : ADDED_BY_9.has(key)
+        ? 9
+        : ADDED_BY_8.has(key)
+          ? 8
+          : ADDED_BY_7.has(key) || (key === 'condition' && (of as { kind?: string }).kind === 'connector')
+            ? 7
+            : ADDED_BY_6.has(key)
+              ? 6
+              : ADDED_BY_5.has(key)
+                ? 5
+                : 1;
 
 /** What version `since` and later ones added becomes `value` of its key, wherever it stands; undefined takes it out. */
-function since<T>(value: T, version: number, instead: (key: string) => unknown): T {
+function since<T>(value: T, version: number, instead: (key: string, was: unknown) => unknown): T {
   const walk = (at: unknown): unknown => {
     if (Array.isArray(at)) return at.map(walk);
     if (at === null || typeof at !== 'object') return at;
     return Object.fromEntries(
       Object.entries(at).flatMap(([key, x]) => {
         if (byVersion(key, at) < version) return [[key, walk(x)]];
-        const other = instead(key);
+        const other = instead(key, x);
         return other === undefined ? [] : [[key, other]];
       }),
     );
@@ -68,9 +73,11 @@ function since<T>(value: T, version: number, instead: (key: string) => unknown):
   return walk(value) as T;
 }
 
-/** What versions 5 to 10 added, taken out again wherever it stands. */
+/** What versions 5 to 11 added, taken out again wherever it stands. */
 export const without5 = <T>(value: T): T => since(value, 5, () => undefined);
-const open = (key: string) => (key in OPEN ? OPEN[key] : 'unknown');
+const open = (key: string, was: unknown) => (key === 'tree' ? was && BLANK_TREE : key in OPEN ? OPEN[key] : 'unknown');
+/** What version 11 added, as it is where an older version did not know it. */
+export const unknown11 = <T>(value: T): T => since(value, 11, open);
 /** What version 10 added, as it is where an older version did not know it. */
 export const unknown10 = <T>(value: T): T => since(value, 10, open);
 /** What version 9 added, as it is where an older version did not know it. */

@@ -1,4 +1,4 @@
-/* Items and people as they stood up to version 4: what versions 5 to 10 added is taken away again. */
+/* Items and people as they stood up to version 4: what versions 5 to 11 added is taken away again. */
 import {
   connectorSchema as connector,
   deviceSchema as device,
@@ -10,7 +10,13 @@ import {
 } from '../../gear/index.ts';
 
 export const connectorSchema = connector.omit({ assumed: true, condition: true });
-export const deviceSchema = device.omit({ assumed: true, gapOpens: true, bench: true });
+export const deviceSchema = device.omit({
+  assumed: true,
+  gapOpens: true,
+  bench: true,
+  tunings: true,
+  bollardSettings: true,
+});
 export const ropeSchema = rope.omit({ assumed: true, condition: true, stiffness: true, impactForceKn: true });
 export const cordSchema = cord.omit({ assumed: true, condition: true, bench: true });
 export const slingSchema = sling.omit({ assumed: true, condition: true });

@@ -8,6 +8,7 @@ import {
   type RigLine,
   type RigPerson,
   type Site,
+  type Tree,
 } from '../elements.ts';
 import type { Setup, TemplateId } from '../model.ts';
 import {
@@ -263,6 +264,18 @@ export const BLANK_SITE: Site = {
   slant: 'unknown',
   steepness: 'steep',
   weather: 'dry',
+  tree: null,
+};
+
+/** A tree of which nothing is said yet. */
+export const BLANK_TREE: Tree = {
+  tried: 'unknown',
+  overLimb: 'unknown',
+  limbOutM: null,
+  limbBelowM: null,
+  comingBack: 'unknown',
+  second: 'unknown',
+  saw: 'unknown',
 };
 
 /** Nothing agreed yet; every call has its usual word. */
@@ -283,7 +296,7 @@ export function blankSetup(id: TemplateId, own: { id: string; name: string; now:
     template: id,
     createdAt: own.now,
     updatedAt: own.now,
-    site: { ...BLANK_SITE, ...template.site },
+    site: { ...BLANK_SITE, ...template.site, tree: template.scene === 'tree' ? BLANK_TREE : null },
     calls: BLANK_CALLS,
     persons,
     anchors,
