@@ -5,6 +5,7 @@ const rooms = [
   'sources',
   'finding',
   'gear',
+  'bench',
   'fit',
   'friction',
   'geometry',

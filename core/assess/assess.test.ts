@@ -118,7 +118,7 @@ describe('nothing goes unjudged in silence', () => {
     }
   });
 
-  it('what no scene knows yet is named: a leader’s fall, a second attachment in a tree', () => {
+  it('what no scene knows yet is named: a leader’s fall, both persons of a pick-off', () => {
     const says = (setup: Setup) => whole.get(setup) ?? notJudged(setup, JUDGES);
     expect(
       says(filled(SETUPS['belay-leader']))
@@ -126,10 +126,10 @@ describe('nothing goes unjudged in silence', () => {
         .join(),
     ).toMatch(/how hard a fall is/);
     expect(
-      says(filled(SETUPS['tree-moving']))
+      says(filled(SETUPS['pick-off']))
         .map((f) => f.says)
         .join(),
-    ).toMatch(/second attachment/);
+    ).toMatch(/how both persons are attached/);
     expect(says(rappelDouble)).toEqual([]);
   });
 });

@@ -23,13 +23,16 @@ import { linearDensityKgPerM, ropeModulusKn, usualLoad } from '../gear/index.ts'
 import {
   cordPerWrapMm,
   feedsAboveM,
+  forkRatio,
   groundReachedBelowM,
   hitchReach,
   loopLengthMm,
   meetsWithM,
   strokeOf,
+  swingOf,
   wrapPerimeterMm,
 } from '../geometry/index.ts';
+import { trialsAtMost } from '../bench/index.ts';
 import { club } from '../samples/index.ts';
 import { constant, threshold, type ConstantId } from '../sources/index.ts';
 import { around, exactly, timesIndependent, STANDARD_GRAVITY_M_PER_S2 } from '../units/index.ts';
@@ -326,6 +329,42 @@ const SAID: readonly Said[] = [
     '(eps H + t)/(1 + eps). Check: 30 m and 0.3 m: 2.5 m at 8 %, 1.3 m at 3.5 %',
     ['2.5', ground(0.08)],
     ['1.3', ground(0.035)],
+  ],
+  [
+    'mu 0.1: 1.73, mu 0.3: 1.39, a ring without friction 2; 100 kg on a ring 1.96 kN and with a jerk 3.92',
+    ['1.73', forkRatio(exactly(0.1)).best],
+    ['1.39', forkRatio(exactly(0.3)).best],
+    ['2', forkRatio(exactly(0)).best],
+    ['1.96', (forkRatio(exactly(0)).best * 100 * STANDARD_GRAVITY_M_PER_S2) / 1000],
+    ['3.92', (threshold('jerkFactor') * 2 * 100 * STANDARD_GRAVITY_M_PER_S2) / 1000],
+  ],
+  ['loads it with 1 + e^(-mu pi) weights'],
+  ['speed = sqrt(2 g drop)'],
+  [
+    '(3, 6) 27° and 0.71 m; (4, 4) 45°, 1.66 m and 5.7 m/s; (5, 3) 59° and 2.83 m',
+    ['27', swingOf(3, 6).angleDeg],
+    ['0.71', swingOf(3, 6).dropM],
+    ['45', swingOf(4, 4).angleDeg],
+    ['1.66', swingOf(4, 4).dropM],
+    ['5.7', swingOf(4, 4).speedMPerS],
+    ['59', swingOf(5, 3).angleDeg],
+    ['2.83', swingOf(5, 3).dropM],
+  ],
+  [
+    '(4, 4), 80 kg, 41 kN: 5.2 kN on 5.66 m (over the height alone, 4 m, it would be 6.0)',
+    ['5.2', fallForceKn(80, 41, swingOf(4, 4).dropM / swingOf(4, 4).lineM)],
+    ['5.66', swingOf(4, 4).lineM],
+    ['6.0', fallForceKn(80, 41, swingOf(4, 4).dropM / 4)],
+  ],
+  ['at most log2 of the settings, rounded up, and 2 trials', ['2', trialsAtMost(8) - Math.log2(8)]],
+  // Both are tested, with these numbers, in core/bench/tuning.test.ts.
+  ['scatter by 5 % in what they hold: in 95 of 100 runs at least'],
+  ['a single new one in 90 of 100'],
+  [
+    'with 2 m of rope above; and the rope above from which on it stays below 4 kN with teeth and 6 kN without',
+    ['2', threshold('soloNearM')],
+    ['4', of('teethHurtSheathKn').low],
+    ['6', threshold('arrestMostKn')],
   ],
   ['10 N, 62 g/m: 16.4 m', ['16.4', feedsAboveM(exactly(10), exactly(0.062), 0).best]],
   ['eps L, and 0.1 m until the lower one', ['0.1', threshold('cascadeTravelM')]],

@@ -86,7 +86,7 @@ export function strokeFigures(loop: Attachment, ctx: Context): StrokeFigures | n
 export const footLoopJudge: Judge = {
   id: 'foot-loop',
   subjects: ({ setup }) => setup.attachments.filter(isFootLoop).map((a) => a.id),
-  claims: (ref, ctx) => [about(ctx.attachment(ref).end.id, 'clipped'), about('job', 'second')],
+  claims: (ref, ctx) => [about(ctx.attachment(ref).end.id, 'clipped'), about('job', 'second'), about('job', 'lengths')],
   judge: (ref, ctx) => {
     const loop = ctx.attachment(ref);
     const lengths = lengthsOf(loop, ctx);

@@ -1,3 +1,5 @@
+export { limbJudge, limbSwing } from './tree-limb.ts';
+export { forkJudge, treeGripJudge, treeSecondJudge } from './tree-point.ts';
 export { baseTieJudge, treeConnectorJudge } from './tree.ts';
 export { benchJudge, benchSeverity, benchSubjects, type BenchSubject } from './bench.ts';
 export { cascadeJudge, gripHeights } from './cascade.ts';

@@ -31,6 +31,7 @@ const FALSE = 'core/assess/false-assurance.test.ts';
 const GUIDE = 'core/parts/guide.test.ts';
 const SLACK = 'core/parts/slack.test.ts';
 const CALLS = 'core/parts/calls.test.ts';
+const TREE = 'core/assess/tree.test.ts';
 const STROKE = 'core/assess/stroke.test.ts';
 const ROPE_ALONE = 'core/assess/rope-alone.test.ts';
 const CATCH = 'core/catch/catch-findings.test.ts';
@@ -74,6 +75,13 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'between.cascade': ['One grab slides onto another', ROPE_ALONE],
   'ascend.stroke': ['Stroke up a rope, by the lengths', STROKE],
   'ascend.drop': ['Fall onto the lower grip through a slack tether', STROKE],
+  'tree.fork-load': ['Tie-in point in a tree, its load and its trial', TREE],
+  'tree.second': ['Second attachment in a tree', TREE],
+  'tree.plain-hitch': ['Hitch alone on a stationary line', TREE],
+  'tree.pressed-open': ['Foot loop above a bollard', TREE],
+  'tree.limb-swing': ['Swing off a limb', TREE],
+  'tree.limb-slack': ['Slack stored coming back along a limb', TREE],
+  'tree.over-limb': ['Line over a limb below its tie-in', TREE],
   'solo.fall': ['Fall into slack, alone on a rope', ROPE_ALONE],
   'solo.ground': ['Where a fall ends on the ground', ROPE_ALONE],
   'solo.feed': ['Where the rope runs by itself', ROPE_ALONE],
@@ -123,6 +131,7 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'crew.calls': ['What two persons tell each other by', CALLS],
   'crew.down': ['Lower or rappel, agreed', CALLS],
   'fit.not-tuned': ['Bollard tuned on this rope', FALSE],
+  'fit.tuned': ['Bollard tuned on this rope, by its record', 'core/assess/tuned.test.ts'],
   'fit.upper-hole': ['Upper hole of a clamp on an icy or slanting rope', FALSE],
   'fit.wet-icy': ['Wet or icy rope in a device that grips by itself', FALSE],
   'friction.not-modelled': ['Braking of this family is not computed', HAND],

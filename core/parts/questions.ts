@@ -273,7 +273,15 @@ function handQuestions(ctx: Context, a: Attachment): Question[] {
 function treeQuestions(ctx: Context): Question[] {
   const { job, lines, attachments } = ctx.setup;
   if (job !== 'tree-stationary' && job !== 'tree-moving') return [];
+  // Lengths are asked for where something is there to go up on.
+  const aid = attachments.find((a) => a.use === 'aid');
   return [
+    ...(aid ? [ask([aid.end.id], about('job', 'lengths'), LENGTHS)] : []),
+    ...(job === 'tree-stationary'
+      ? attachments.flatMap((a) =>
+          a.use === 'carries' ? [ask([a.end.id], about(a.end.id, 'pressed'), 'what can open it from above')] : [],
+        )
+      : []),
     ...attachments.flatMap((a) =>
       a.pieces.flatMap((p) =>
         p.kind === 'connector'
@@ -290,9 +298,11 @@ function treeQuestions(ctx: Context): Question[] {
 }
 
 const FALL = 'how hard a fall is, and what may be hit on the way';
-const SECOND = 'a second attachment, and the lengths of tether and foot loop';
+const SECOND = 'a second attachment';
 /** The second attachment itself is judged there. */
 const LENGTHS = 'the lengths of tether and foot loop';
+const FORK = 'what the tie-in point carries';
+const SWING = 'where the line runs, and the swing along a limb';
 const BOTH = 'how both persons are attached, and what holds each of them';
 const CLOSED = 'slack, and the stretch of the rope';
 
@@ -313,8 +323,8 @@ export const JOB_QUESTIONS = {
   },
   ascend: { second: LENGTHS },
   'self-belay-top-rope': { fall: FALL, second: LENGTHS },
-  'tree-stationary': { second: SECOND, fork: 'what the fork carries, and the swing along a limb' },
-  'tree-moving': { second: SECOND, fork: 'what the fork carries, and the swing along a limb' },
+  'tree-stationary': { second: SECOND, fork: FORK, swing: SWING },
+  'tree-moving': { second: SECOND, fork: FORK, swing: SWING },
   'pick-off': { both: BOTH, haul: 'how the casualty is lifted off' },
 } as const satisfies Record<Job, Readonly<Record<string, string>>>;
 

@@ -1,7 +1,10 @@
+import { tuningState, type TuningState } from '../bench/index.ts';
 import { finding, literal, type Finding, type Ref, type Severity } from '../finding/index.ts';
 import { inGuideMode } from '../fit/index.ts';
 import { JOB_FACTS, traitsOf } from '../gear/index.ts';
-import { deviceOf, linesOf, type Attachment, type DeviceEnd } from '../rig/index.ts';
+import { deviceOf, linesOf, ropesIn, ropeSlots, type Attachment, type DeviceEnd, type Site } from '../rig/index.ts';
+import { threshold } from '../sources/index.ts';
+import { exactly } from '../units/index.ts';
 import type { Context } from './context.ts';
 import { about, type Judge } from './judge.ts';
 
@@ -98,26 +101,67 @@ export const tunedJudge: Judge = {
   claims: (ref) => [about(ref, 'tuned')],
   judge: (ref, ctx): Finding[] => {
     const end = endAt(ref, ctx);
-    if (!isTuned(end) || end.tuned === 'this-rope') return [];
+    if (!isTuned(end)) return [];
+    const a = ctx.index.ownerOf(ref)!;
+    const rope = ropesIn(ctx.index, a.end)?.ropeA;
+    const person = a.root.kind === 'harness' ? ctx.index.person(a.root.person)?.item : null;
+    const state = rope ? tuningState(end.item!, rope) : ({ kind: 'none' } as const);
+    const open = end.tuned === 'no' ? null : recordSays(state, ctx.setup.site.weather, person?.massKg ?? null);
     const name = literal(end.item!.name);
+    if (state.kind === 'tuned' && open === '' && end.tuned !== 'other-rope')
+      return [
+        finding({
+          code: 'fit.tuned',
+          severity: 'clear',
+          subject: [ref, ...ropeRefs(ref, ctx)],
+          says: `${name} was tuned to this rope.`,
+          because:
+            'Found in your own trials at setting {setting}, and nothing was written down since that would change it.',
+          numbers: [{ key: 'setting', label: 'Setting', quantity: 'count', value: exactly(state.setting) }],
+        }),
+      ];
+    if (!open && end.tuned === 'this-rope') return [];
     return [
       finding({
         code: 'fit.not-tuned',
         severity: end.tuned === 'no' ? 'stop' : 'untested',
         subject: [ref],
-        says: {
-          no: `${name} is not tuned.`,
-          'other-rope': `${name} was tuned on another rope.`,
-          unknown: `It is not said on which rope ${name} was tuned.`,
-        }[end.tuned],
+        says: open
+          ? `${name} is not tuned to this rope as it is now: ${open}.`
+          : {
+              no: `${name} is not tuned.`,
+              'other-rope': `${name} was tuned on another rope.`,
+              'this-rope': '',
+              unknown: `It is not said on which rope ${name} was tuned.`,
+            }[end.tuned],
         because: 'Set for thicker, newer or dry rope, it creeps on this one or does not begin to hold.',
         remedy:
-          'Tune it on this rope low above the ground: hold for 60 s with at most 5 mm of creep, bounce three times, go down slowly, let go and be held again three times.',
+          'Tune it on this rope low above the ground: hold for 60 s with less than 5 mm of creep, bounce three times, go down slowly, let go and be held again three times.',
       }),
     ];
   },
-  reads: (ref) => [ref],
+  reads: (ref, ctx) => [ref, ...ropeRefs(ref, ctx)],
 };
+
+const ropeRefs = (ref: Ref, ctx: Context): Ref[] =>
+  linesOf(ctx.index, ctx.index.ownerOf(ref)!.end).flatMap((l) => ropeSlots(l).map((r) => r.id));
+
+/** What in the record of trials speaks against the tuning, as the end of a sentence; empty where nothing does, null where there is no record. */
+function recordSays(state: TuningState, weather: Site['weather'], massKg: number | null): string | null {
+  switch (state.kind) {
+    case 'none':
+      return null;
+    case 'begun':
+      return 'its trials found no setting yet';
+    case 'stale':
+      return state.why;
+    case 'tuned':
+      if (state.weather !== weather) return `it was tuned on ${state.weather} rope`;
+      if (massKg === null || massKg > state.massKg * threshold('tuningHeavier'))
+        return 'a lighter person hung in it when it was tuned';
+      return '';
+  }
+}
 
 const slants = ({ setup: { site, job } }: Context): boolean => JOB_FACTS[job].climbs && site.slant !== 'plumb';
 /** Ice keeps a cam from closing, and a rope that slants pulls a clamp sideways. */

@@ -119,10 +119,14 @@ function mapSaid(setup: Setup, value: (good: string, now: string) => string): Se
     }
     return at;
   };
-  const { attachments, calls, lines, persons } = setupSchema.shape;
+  const { attachments, calls, lines, persons, site } = setupSchema.shape;
   const walkedLines = walk(lines, setup.lines) as Setup['lines'];
   return {
     ...setup,
+    // The place is what it is; what is done and tried in a tree is rigging.
+    site: setup.site.tree
+      ? { ...setup.site, tree: walk(site.shape.tree.unwrap(), setup.site.tree) as Setup['site']['tree'] }
+      : setup.site,
     calls: walk(calls, setup.calls) as Setup['calls'],
     persons: walk(persons, setup.persons) as Setup['persons'],
     attachments: walk(attachments, setup.attachments) as Setup['attachments'],

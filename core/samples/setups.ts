@@ -361,6 +361,7 @@ export const beechMulti = made('tree-stationary', {
     anchor: { through: 'wood', points: 'one' },
     fastening: { how: 'tied' },
     deviceConnector: { planned: FROM_LEFT },
+    tree: { limbOutM: 3, limbBelowM: 6 },
   },
 });
 
@@ -377,7 +378,11 @@ const treeMoving = made('tree-moving', {
     device: device('device-spindle'),
     deviceConnector: keptPear,
   },
-  fields: { anchor: { through: 'saver', points: 'one' }, deviceConnector: { planned: FROM_LEFT } },
+  fields: {
+    anchor: { through: 'saver', points: 'one' },
+    deviceConnector: { planned: FROM_LEFT },
+    tree: { limbOutM: 0 },
+  },
 });
 
 const pickOff = made('pick-off', {

@@ -328,6 +328,18 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
     'Common practice: line tied at the base of a tree',
     'It takes twice the height, the way to the base, and about three metres more.',
   ),
+  'practice-tuning': practice(
+    'Common practice: tuning a bollard to a rope',
+    'Halve the settings: hold for 60 s, bounce three times, go down slowly, let go and be held again three times. Another rope, a washed, wet or worn one is tuned anew. What helps: wash the treated sheath off, draw the rope through a fork, take firm round rope, wear the bollard in.',
+  ),
+  'practice-tree-point': practice(
+    'Common practice: tie-in point and second attachment in a tree',
+    'Two persons bounce on the line from the ground before anybody goes up. Nobody cuts, and nobody changes, on one attachment. Nothing that a foot stands in is above a bollard.',
+  ),
+  'practice-limb': practice(
+    'Common practice: out along a limb',
+    'A line at more than 30 degrees, or a swing that drops more than half a metre, is minded; more than 45 degrees or 1.5 m wants a second line. Coming back the line is taken in at every step. A loaded line runs over no limb below its tie-in.',
+  ),
   'practice-unlike-strands': practice(
     'Common practice: two strands of unlike rope',
     'Thinner or slicker strands run faster: the rope creeps through the anchor and one end comes up short.',
@@ -395,6 +407,10 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   'memory-grabs': memory(
     'Grabs and clamps on a rope',
     'How long they are along the rope, how far they run before they bite, what they give back, how hard rope is pulled through them, and how long a stroke takes.',
+  ),
+  'memory-tree': memory(
+    'Line over wood and over a friction saver',
+    'Friction of a line over bark about 0.2 to 0.5, over a ring or pulley next to none.',
   ),
   'memory-runner': memory(
     'Rope over a connector at the anchor',

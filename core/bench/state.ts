@@ -1,0 +1,115 @@
+import {
+  TUNING_EVENTS,
+  type Device,
+  type Rope,
+  type RopeState,
+  type TuningEntry,
+  type TuningTrial,
+} from '../gear/index.ts';
+import { nextTrial, type Proposal } from './tuning.ts';
+import type { TunedRope } from './transfer.ts';
+
+/** A rope as it is now, in the words of a trial. */
+export const ropeStateOf = ({ measuredDiameterMm, nominalDiameterMm, sheath, stiffness }: Rope): RopeState => ({
+  diameterMm: measuredDiameterMm ?? nominalDiameterMm,
+  sheath,
+  stiffness,
+});
+
+/** A measured rope differs by this much before it counts as another thickness: twice what a caliper is uncertain by. */
+const SAME_MM = 0.2;
+export const sameState = (a: RopeState, b: RopeState): boolean =>
+  a.sheath === b.sheath && a.stiffness === b.stiffness && Math.abs(a.diameterMm - b.diameterMm) <= SAME_MM + 1e-9;
+
+/** Whether the record of a device says that it is tuned to a rope, as that is now. */
+export type TuningState =
+  | { readonly kind: 'none' }
+  /** Trials of this rope, and no setting found yet. */
+  | { readonly kind: 'begun'; readonly next: Proposal }
+  | {
+      readonly kind: 'tuned';
+      readonly setting: number;
+      readonly at: string;
+      readonly massKg: number;
+      readonly weather: TuningTrial['weather'];
+    }
+  | { readonly kind: 'stale'; readonly setting: number; readonly why: string };
+
+const byTime = (a: TuningEntry, b: TuningEntry) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0);
+
+/** Trials of this rope since anything happened to it or to the bollard, in the state of the newest one, oldest first. */
+export function trialsNow({ tunings }: Pick<Device, 'tunings'>, ropeId: string): TuningTrial[] {
+  const own = [...tunings].sort(byTime).filter((t) => t.ropeId === ropeId || (t.kind === 'event' && t.ropeId === null));
+  const since = own.slice(own.findLastIndex((t) => t.kind === 'event') + 1);
+  const trials = since.flatMap((t) => (t.kind === 'trial' ? [t] : []));
+  const last = trials.at(-1);
+  return last ? trials.filter((t) => sameState(t.rope, last.rope) && t.weather === last.weather) : [];
+}
+
+/**
+ * Whether this device is tuned to this rope. Found in trials of this rope, since nothing happened to either of them, and since nothing else was tried: who tunes the bollard to
+ * another rope has taken the first tuning away.
+ */
+export function tuningState(device: Pick<Device, 'tunings' | 'bollardSettings'>, rope: Rope): TuningState {
+  const own = [...device.tunings].sort(byTime).filter((t) => t.ropeId === rope.id || t.ropeId === null);
+  const settings = device.bollardSettings ?? Math.max(2, ...own.map((t) => (t.kind === 'trial' ? t.setting : 0)));
+  const trials = trialsNow(device, rope.id);
+  const last = trials.at(-1);
+  const before = lastTuned(device, rope.id, settings);
+  if (!last) {
+    const event = own.findLast((t) => t.kind === 'event');
+    return before && event?.kind === 'event'
+      ? { kind: 'stale', setting: before.setting, why: `${TUNING_EVENTS[event.what].toLowerCase()} since` }
+      : { kind: 'none' };
+  }
+  const next = nextTrial(trials, settings);
+  if (next.kind !== 'tuned')
+    return before
+      ? { kind: 'stale', setting: before.setting, why: 'trials since then went otherwise' }
+      : { kind: 'begun', next };
+  const { setting } = next;
+  if (!sameState(last.rope, ropeStateOf(rope)))
+    return { kind: 'stale', setting, why: 'thickness, sheath or stiffness of the rope were other ones then' };
+  const moved = [...device.tunings].sort(byTime).findLast((t) => t.kind === 'trial');
+  if (moved?.kind === 'trial' && (moved.ropeId !== rope.id || moved.setting !== setting))
+    return {
+      kind: 'stale',
+      setting,
+      why: moved.ropeId === rope.id ? 'another setting was tried since' : 'the bollard was set for another rope since',
+    };
+  const good = trials.filter((t) => t.setting === setting);
+  return { kind: 'tuned', setting, at: last.at, massKg: Math.min(...good.map((t) => t.massKg)), weather: last.weather };
+}
+
+/** The last setting that was found for a rope, whatever happened since. */
+function lastTuned({ tunings }: Pick<Device, 'tunings'>, ropeId: string, settings: number): { setting: number } | null {
+  const own = [...tunings].sort(byTime).filter((t) => t.ropeId === ropeId || t.ropeId === null);
+  let run: TuningTrial[] = [];
+  let found: number | null = null;
+  for (const entry of own) {
+    if (entry.kind === 'event') run = [];
+    else {
+      const last = run.at(-1);
+      run = last && (!sameState(last.rope, entry.rope) || last.weather !== entry.weather) ? [entry] : [...run, entry];
+      const next = nextTrial(run, settings);
+      if (next.kind === 'tuned') found = next.setting;
+    }
+  }
+  return found === null ? null : { setting: found };
+}
+
+/** Every rope that this device was tuned to, as it was then, for the setting of another one. */
+export function tunedRopes(device: Pick<Device, 'tunings' | 'bollardSettings'>): TunedRope[] {
+  const trials = [...device.tunings].sort(byTime).flatMap((t) => (t.kind === 'trial' ? [t] : []));
+  const settings = device.bollardSettings ?? Math.max(2, ...trials.map((t) => t.setting));
+  const runs = new Map<string, TuningTrial[]>();
+  for (const t of trials) {
+    if (t.weather !== 'dry') continue;
+    const key = [t.ropeId, t.rope.sheath, t.rope.stiffness, t.rope.diameterMm].join(' ');
+    runs.set(key, [...(runs.get(key) ?? []), t]);
+  }
+  return [...runs.values()].flatMap((run) => {
+    const next = nextTrial(run, settings);
+    return next.kind === 'tuned' ? [{ rope: run[0]!.rope, setting: next.setting }] : [];
+  });
+}
