@@ -8,6 +8,7 @@ import { rigView } from '../rig-view';
 import { AnchorGlyph, Hanging, TOP } from '../site-parts';
 import type { SiteGeometry, SiteScene } from '../SiteFrame';
 import { vec, type Vec } from '../vector';
+import { Limb, LimbHandles } from './limb';
 import { coil, Rock, Tree } from './rock';
 
 const ROPE_X = 104;
@@ -107,6 +108,7 @@ export function hangingScene(setup: Setup, figures: Figures, system: UnitSystem,
         ) : (
           <Rock stanceY={stanceY} onLedge={onLedge} edge={setup.site.edge} />
         )}
+        {setup.site.tree && <Limb tree={setup.site.tree} ropeX={ROPE_X + 3} {...{ geometry, system }} />}
         <AnchorGlyph x={ROPE_X + 3} y={TOP - 4} anchor={anchor} />
         <Strands x={ROPE_X} strands={strands} geometry={geometry} />
         {line!.kind === 'doubled' && line!.use === 'joined' && (
@@ -172,6 +174,7 @@ export function hangingScene(setup: Setup, figures: Figures, system: UnitSystem,
     return {
       [anchor.id]: vec(ROPE_X, TOP - 12),
       edge: vec(ROPE_X - 3, TOP + 22),
+      ...(setup.site.tree ? { tree: vec(72, y((setup.site.tree.limbBelowM ?? descentM / 3) * 0.7)) } : {}),
       ground: vec(ROPE_X - 34, stanceY),
       ...lineParts(line!, y(descentM * 0.2), end),
       ...Object.fromEntries(
@@ -189,8 +192,13 @@ export function hangingScene(setup: Setup, figures: Figures, system: UnitSystem,
     figure: <Hanging />,
     draw,
     parts,
-    left: new Set(['edge', 'ground', anchor.id]),
+    left: new Set(['edge', 'ground', 'tree', anchor.id]),
     startShare: climbs ? 0.7 : 0.45,
+    ...(tree
+      ? {
+          handles: (geometry, change) => <LimbHandles ropeX={ROPE_X + 3} {...{ setup, geometry, system, change }} />,
+        }
+      : {}),
   };
 }
 

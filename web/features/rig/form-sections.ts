@@ -33,6 +33,7 @@ import {
   rigPersonSchema,
   ROLES,
   siteSchema,
+  treeSchema,
   slingOf,
   slingPieceSchema,
   strandsIn,
@@ -118,6 +119,19 @@ export function formSections(setup: Setup): Section[] {
         ),
       ],
     },
+    ...(setup.site.tree
+      ? [
+          {
+            id: 'tree',
+            title: 'Tree',
+            note: setup.site.tree.limbOutM ? 'out along a limb' : 'at the stem',
+            // How one comes back along a limb matters where somebody goes out on one.
+            fields: Object.keys(treeSchema.shape)
+              .filter((key) => setup.site.tree!.limbOutM !== 0 || (key !== 'limbBelowM' && key !== 'comingBack'))
+              .map((key) => fact('tree', treeSchema.shape, key)),
+          },
+        ]
+      : []),
     ...setup.lines.map((line, i) => lineSection(setup, line, i, slot, nameAt)),
     ...setup.attachments.flatMap((a) => attachmentSections(setup, a, slot, nameAt)),
     ...(callsMatter(setup)
