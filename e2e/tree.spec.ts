@@ -48,3 +48,56 @@ test('a tree in the form: what is not said is asked, a saw on one attachment is 
   await out.press('Tab');
   await expect(page.getByText(/200.*(20|between)|at most/).first()).toBeVisible();
 });
+
+test('a bollard is tuned to a new rope on a phone, with a reload in the middle, and the set-up knows it until the rope is washed', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await open(page, '/demo/locker/device/device-bough/tune');
+  await page.getByLabel('To the rope').selectOption({ label: 'Usnea 60, blue' });
+  const proposal = page.getByRole('region', { name: 'What to try' });
+  await expect(proposal).toHaveText(/^4Try this setting/);
+  const weight = page.locator('summary', { hasText: /rope$/ });
+  await weight.click();
+  await page.getByLabel('Weight that hung in it').fill('200 lb');
+  await page.getByLabel('Weight that hung in it').press('Tab');
+  const answer = (name: RegExp) => page.getByRole('button', { name }).click();
+  await answer(/^Visibly/);
+  // It grips too little: nothing else need be tried.
+  await expect(page.getByText('It grips too little.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('It grips too little.')).toBeVisible();
+  await expect(page.locator('summary', { hasText: /^9[01].*kg, dry rope$/ })).toBeVisible();
+  expect(await seriousAxe(page)).toEqual([]);
+  await answer(/^Write it down/);
+  await expect(proposal).toHaveText(/^6Try this setting/);
+  for (const again of [0, 1]) {
+    await answer(/^Not at all/);
+    await answer(/^Not at all/);
+    await answer(/^Easily/);
+    await answer(/^With a light pull/);
+    await answer(/^It let go and held/);
+    await expect(page.getByText('This one is good.')).toBeVisible();
+    await answer(/^Write it down/);
+    await expect(proposal).toHaveText(again === 0 ? /^6The same setting once more/ : /^6Tuned to this rope/);
+  }
+  await saved(page);
+
+  // What belonged to the other rope is gone: the bollard is set for this one.
+  await page.getByLabel('To the rope').selectOption({ label: 'Parmelia 45, white' });
+  await expect(page.getByRole('alert')).toHaveText(
+    /Setting 5 was found before; the bollard was set for another rope since/,
+  );
+  await open(page, '/demo/setups/choice-beech');
+  await page.getByRole('button', { name: /^Findings/ }).click();
+  const tuned = page.locator('[data-finding="fit.not-tuned"]');
+  await expect(tuned).toHaveAttribute('data-severity', 'untested');
+  await page.getByRole('button', { name: 'Drawing', exact: true }).click();
+  await page.getByRole('link', { name: 'Tune Bough multi-ascender to this rope' }).click();
+  await expect(page.getByLabel('To the rope')).toHaveValue('rope-parmelia');
+  await page.getByLabel('To the rope').selectOption({ label: 'Usnea 60, blue' });
+  await answer(/^The rope was washed/);
+  await expect(page.getByRole('alert')).toHaveText(/the rope was washed since/);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(proposal).toHaveText(/^6Tuned to this rope/);
+});

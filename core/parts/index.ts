@@ -1,5 +1,6 @@
 export { CALL_WORDS, wordFor, type CallWord } from './call-words.ts';
-export { callsJudge, callsMatter, downMatters } from './calls.ts';
+export { callsJudge } from './calls.ts';
+export { callsMatter, downMatters } from './calls-matter.ts';
 export { belaysFromAbove, pullJudge, pullOf, slackJudge } from './slack.ts';
 export { chosenJudge, slotsOf, twiceJudge, type Slot } from './chosen.ts';
 export { connectorAt, connectors, connectorStrengthJudge, fits, gateJudge, rootJudge } from './connector.ts';

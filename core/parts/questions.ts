@@ -17,7 +17,7 @@ import type { Context } from './context.ts';
 import { about, between, type Claim } from './judge.ts';
 import { gripsAlone, sameWearer } from './grips.ts';
 import { guides, twoStrandsBelow } from './guide.ts';
-import { callsMatter, downMatters } from './calls.ts';
+import { callsMatter, downMatters } from './calls-matter.ts';
 import { belaysFromAbove } from './slack.ts';
 import { canComeOff, hasSmoothSide } from './threading.ts';
 

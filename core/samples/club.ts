@@ -10,6 +10,7 @@ import {
   type Rope,
   type Sling,
 } from '../gear/index.ts';
+import { boughTunings } from './tunings.ts';
 
 /*
  * Gear and people of an invented field club that surveys lichen on a limestone viaduct and in tall beeches. Makers, models, people
@@ -461,6 +462,8 @@ export const otherDevices: readonly Device[] = [
     id: 'device-bough',
     name: 'Bough multi-ascender',
     family: 'multi-ascender',
+    bollardSettings: 8,
+    tunings: [...boughTunings],
     eyeMm: 21,
     plateMm: 6,
     gapMm: 14,

@@ -25,6 +25,7 @@ const ChoosePage = page('The choice from the locker', () =>
   import('../features/setups/ChoosePage').then((m) => m.ChoosePage),
 );
 const LockerPage = page('The locker', () => import('../features/locker/LockerPage').then((m) => m.LockerPage));
+const TunePage = page('The tuning', () => import('../features/tune/TunePage').then((m) => m.TunePage));
 const ItemPage = page('This form', () => import('../features/locker/ItemPage').then((m) => m.ItemPage));
 const CheckPage = page('The check', () => import('../features/check/CheckPage').then((m) => m.CheckPage));
 const FitPage = page('The map of what fits', () => import('../features/fit/FitPage').then((m) => m.FitPage));
@@ -106,6 +107,7 @@ export function App() {
                   <Route path="steps/:sequenceId" element={<SequencePage />} />
                   <Route path="hands" element={<HandsPage />} />
                   <Route path="locker" element={<LockerPage />} />
+                  <Route path="locker/device/:id/tune" element={<TunePage />} />
                   <Route path="locker/:kind/:id" element={<ItemPage />} />
                   <Route path="plan" element={<PlanPage />} />
                   <Route path="plan/:setupId" element={<ToSetup />} />

@@ -1,9 +1,9 @@
 import { nanoid } from '@reduxjs/toolkit';
 import { useState } from 'react';
-import { useLocation, useNavigate, useParams } from 'react-router';
+import { Link, useLocation, useNavigate, useParams } from 'react-router';
 import type { z } from 'zod';
 import { threadingsOf, type ThreadingMode } from '@core/fit';
-import { asOwn, fieldMeta, type Device, type Item, type Person } from '@core/gear';
+import { asOwn, fieldMeta, traitsOf, type Device, type Item, type Person } from '@core/gear';
 import { printQuantity, type UnitSystem } from '@core/units';
 import { usePreferences } from '../../app/preferences';
 import { NotFound } from '../../app/NotFound';
@@ -200,6 +200,11 @@ function ItemForm({ kind, thing, gone }: ItemFormProps) {
         );
       })}
       {kind === 'device' && <RopeInIt family={form.values.family as Device['family']} />}
+      {thing && 'kind' in thing && thing.kind === 'device' && traitsOf(thing.family).tuned && (
+        <Link className="btn mt-5" to={`/${name}/locker/device/${thing.id}/tune`}>
+          Tune it to a rope
+        </Link>
+      )}
       <div className="mt-6 flex flex-wrap gap-3">
         <button type="submit" className="btn btn-act px-6">
           Save

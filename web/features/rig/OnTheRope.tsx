@@ -2,7 +2,10 @@ import { isFootLoop, soloCurves, strokeFigures, type SoloCurve } from '@core/bet
 import type { Finding } from '@core/finding';
 import { contextOf } from '@core/parts';
 import type { ComponentProps } from 'react';
-import type { Setup } from '@core/rig';
+import { Link } from 'react-router';
+import { traitsOf } from '@core/gear';
+import { deviceOf, ropesIn, indexOf, type Setup } from '@core/rig';
+import { usePlace } from '../../app/place';
 import { part } from '../../ui/part';
 import type { Captures as CapturesView } from './Captures';
 import { gripsIn, RopeOrder } from './RopeOrder';
@@ -24,12 +27,32 @@ interface OnTheRopeProps {
   readonly onChange: (next: Setup) => void;
 }
 
+/** Leads from a bollard to its tuning to this very rope. */
+function TuneLinks({ setup }: { setup: Setup }) {
+  const { name } = usePlace();
+  const index = indexOf(setup);
+  return setup.attachments.flatMap((a) => {
+    const item = deviceOf(a)?.item;
+    const rope = item && traitsOf(item.family).tuned ? ropesIn(index, a.end)?.ropeA : null;
+    return item && rope
+      ? [
+          <p key={a.id} className="mt-4">
+            <Link className="btn" to={`/${name}/locker/device/${item.id}/tune?rope=${rope.id}`}>
+              Tune {item.name} to this rope
+            </Link>
+          </p>,
+        ]
+      : [];
+  });
+}
+
 /** For whoever climbs on what grips by itself: the order along the rope, and a fall at each height. */
 export function OnTheRope({ setup, findings, onChange }: OnTheRopeProps) {
   const ctx = contextOf(setup);
   return (
     <>
       {gripsIn(setup, findings).length > 1 && <RopeOrder setup={setup} findings={findings} onChange={onChange} />}
+      <TuneLinks setup={setup} />
       <BenchTests setup={setup} />
       {setup.attachments.filter(isFootLoop).flatMap((loop) => {
         const figures = strokeFigures(loop, ctx);
