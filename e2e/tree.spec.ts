@@ -1,4 +1,6 @@
-import { expect, open, saved, seriousAxe, test } from './helpers.ts';
+import { newSequence, stepsOf } from '../core/sequence/index.ts';
+import { inWords } from '../core/vocabulary/index.ts';
+import { doStep, expect, open, saved, seriousAxe, test, verdict } from './helpers.ts';
 
 test('out along a limb: moved in the drawing with the keyboard, the swing follows, and it is kept', async ({
   page,
@@ -100,4 +102,37 @@ test('a bollard is tuned to a new rope on a phone, with a reload in the middle, 
   await expect(page.getByRole('alert')).toHaveText(/the rope was washed since/);
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(proposal).toHaveText(/^6Tuned to this rope/);
+});
+
+test('pick-off in run mode on a phone: the clock of the one who hangs goes on through a reload, and the order with it', async ({
+  page,
+}) => {
+  test.setTimeout(60_000);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await open(page, '/demo/steps');
+  await page.getByRole('button', { name: /^Take it: Pick off somebody/ }).click();
+  await expect(page.getByText(/For people who were trained in it/)).toBeVisible();
+  await expect(verdict(page)).toContainText('No fault found');
+  await page.getByRole('link', { name: 'Go through it' }).click();
+  await page.getByRole('group', { name: 'Motionless since' }).getByRole('button', { name: '5 min' }).click();
+  const clock = page.getByRole('timer', { name: 'Motionless' });
+  await expect(clock).toHaveText(/^5:0\d.*no step that is not needed/);
+  const steps = stepsOf(newSequence('pick-off', 'x', ''));
+  const half = Math.floor(steps.length / 2);
+  const heading = page.getByRole('heading', { level: 2 });
+  for (const s of steps.slice(0, half)) {
+    await expect(heading).toHaveText(inWords(s!.does, 'rappel'));
+    await doStep(page);
+  }
+  await saved(page);
+  await page.reload();
+  await expect(clock).toHaveText(/^5:/);
+  expect(await seriousAxe(page)).toEqual([]);
+  for (const s of steps.slice(half)) {
+    await expect(heading).toHaveText(inWords(s!.does, 'rappel'));
+    await doStep(page);
+  }
+  await expect(page.getByText(`All ${steps.length} steps gone through`)).toBeVisible();
+  await clock.getByRole('button', { name: 'They move' }).click();
+  await expect(page.getByRole('group', { name: 'Motionless since' })).toBeVisible();
 });

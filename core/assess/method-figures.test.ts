@@ -25,6 +25,7 @@ import {
   feedsAboveM,
   forkRatio,
   groundReachedBelowM,
+  haulThreeN,
   hitchReach,
   loopLengthMm,
   meetsWithM,
@@ -355,6 +356,19 @@ const SAID: readonly Said[] = [
     ['5.2', fallForceKn(80, 41, swingOf(4, 4).dropM / swingOf(4, 4).lineM)],
     ['5.66', swingOf(4, 4).lineM],
     ['6.0', fallForceKn(80, 41, swingOf(4, 4).dropM / 4)],
+  ],
+  [
+    'Check, 80 kg: 289 N at 0.9, 322 at 0.8, 400 at 0.6',
+    ['289', haulThreeN(80, exactly(0.9)).best],
+    ['322', haulThreeN(80, exactly(0.8)).best],
+    ['400', haulThreeN(80, exactly(0.6)).best],
+  ],
+  ['F = m g / (1 + eta + eta²)'],
+  [
+    'the hand is asked for 1.5 times what is needed. Check: 160 kg on a grooved tube 236 N, with half a turn more 107 N',
+    ['1.5', threshold('twoHandMargin')],
+    ['236', (160 * STANDARD_GRAVITY_M_PER_S2) / tube(180)],
+    ['107', (160 * STANDARD_GRAVITY_M_PER_S2) / (tube(180) * turns(0.25, 0.5))],
   ],
   ['at most log2 of the settings, rounded up, and 2 trials', ['2', trialsAtMost(8) - Math.log2(8)]],
   // Both are tested, with these numbers, in core/bench/tuning.test.ts.

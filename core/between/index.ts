@@ -1,3 +1,4 @@
+export { pickOffJudge } from './pick-off.ts';
 export { limbJudge, limbSwing } from './tree-limb.ts';
 export { forkJudge, treeGripJudge, treeSecondJudge } from './tree-point.ts';
 export { baseTieJudge, treeConnectorJudge } from './tree.ts';

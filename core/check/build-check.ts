@@ -10,6 +10,7 @@ import { kindOf } from './item.ts';
 import { endItems, lineItems } from './line-items.ts';
 import { peopleItems } from './people-items.ts';
 import { bySystem, partnersCheck } from './systems.ts';
+import { treeItems } from './tree-items.ts';
 import { testItems } from './test-items.ts';
 
 /** Findings whose question a regular item asks anyway, so that nobody is asked twice. */
@@ -26,6 +27,7 @@ const ASKED_ANYWAY: ReadonlySet<FindingCode> = new Set<FindingCode>([
   'hitch.strands',
   'hitch.eyes',
   'rig.anchor-unknown',
+  'tree.fork-load',
   'rig.helmet',
   'fit.threaded',
   'fit.brake-side',
@@ -49,6 +51,7 @@ export function buildCheck(setup: Setup, findings: readonly Finding[]): CheckIte
     ...peopleItems(ctx),
     ...lineItems(ctx),
     ...endItems(ctx),
+    ...treeItems(ctx),
     // Where nothing but a knot holds beside the device the open finding asks the same, and is accepted by name.
     ...attachmentItems(ctx).filter((i) => kindOf(i) !== 'knot-below' || !onlyOneGrips),
     ...testItems(ctx),

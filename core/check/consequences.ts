@@ -28,6 +28,11 @@ function onTwoClamps(attachments: Setup['attachments']): boolean {
   return clamps.length === 2;
 }
 
+const tunedAt = (a: Setup['attachments'][number]): boolean => {
+  const item = deviceOf(a)?.item;
+  return item ? traitsOf(item.family).tuned : false;
+};
+
 /** The orders of steps of this set-up: the one that makes it, and those that follow on the same rig. */
 export function ordersOf(setup: Pick<Setup, 'template' | 'lines' | 'attachments'>): readonly Sequence[] {
   const first = sequenceOf(setup);
@@ -64,6 +69,9 @@ export function sequenceOf({
   if (template === 'belay-second' && plate) return newSequence('second-up', 'x', '');
   if (template === 'belay-seconds' && plate) return newSequence('two-seconds', 'x', '');
   if (template === 'ascend' && onTwoClamps(attachments)) return newSequence('up-on-clamps', 'x', '');
+  if (template === 'pick-off') return newSequence('pick-off', 'x', '');
+  // A bollard on a stationary line; what is a hitch with a reliever is tended otherwise.
+  if (template === 'tree-stationary' && attachments.some((a) => tunedAt(a))) return newSequence('tree-walk', 'x', '');
   if (template === 'self-belay-top-rope') return newSequence('alone-top-rope', 'x', '');
   if (template === 'belay-leader') return newSequence('leader-ground', 'x', '');
   // Whoever climbs on a top rope is lowered on it.

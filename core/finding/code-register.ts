@@ -32,6 +32,7 @@ const GUIDE = 'core/parts/guide.test.ts';
 const SLACK = 'core/parts/slack.test.ts';
 const CALLS = 'core/parts/calls.test.ts';
 const TREE = 'core/assess/tree.test.ts';
+const PICK = 'core/assess/pick-off.test.ts';
 const STROKE = 'core/assess/stroke.test.ts';
 const ROPE_ALONE = 'core/assess/rope-alone.test.ts';
 const CATCH = 'core/catch/catch-findings.test.ts';
@@ -82,6 +83,8 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'tree.limb-swing': ['Swing off a limb', TREE],
   'tree.limb-slack': ['Slack stored coming back along a limb', TREE],
   'tree.over-limb': ['Line over a limb below its tie-in', TREE],
+  'pick.haul': ['Third hand with three parts of rope', PICK],
+  'pick.hand': ['Hand with two on the rope', PICK],
   'solo.fall': ['Fall into slack, alone on a rope', ROPE_ALONE],
   'solo.ground': ['Where a fall ends on the ground', ROPE_ALONE],
   'solo.feed': ['Where the rope runs by itself', ROPE_ALONE],

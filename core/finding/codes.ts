@@ -49,6 +49,8 @@ export const CODE_SOURCES = {
   'tree.limb-swing': ['practice-limb', 'standard-gravity'],
   'tree.limb-slack': ['practice-limb', 'wexler-1950', 'en-353-2'],
   'tree.over-limb': ['practice-limb', 'euler-eytelwein', 'memory-tree'],
+  'pick.haul': ['practice-pick-off', 'memory-haul', 'lever-statics'],
+  'pick.hand': ['practice-pick-off', 'memory-friction', 'memory-hand-force'],
   'solo.fall': ['practice-self-belay', 'wexler-1950', 'en-567', 'en-353-2', 'memory-grabs'],
   'solo.ground': ['practice-self-belay', 'memory-stretch', 'memory-grabs'],
   'solo.feed': ['practice-self-belay', 'memory-grabs'],

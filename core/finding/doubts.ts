@@ -56,6 +56,8 @@ export const DOUBTS = {
   'tree.limb-swing': 'none',
   'tree.limb-slack': 'none',
   'tree.over-limb': 'none',
+  'pick.haul': 'none',
+  'pick.hand': 'holding',
   'solo.fall': 'none',
   'solo.ground': 'none',
   'solo.feed': 'none',

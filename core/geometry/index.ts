@@ -1,6 +1,7 @@
 export { lineLengthFindings, type LineLengthInput } from './line-length.ts';
 export { ropeLengthFinding, type RopeLengthInput } from './rope-length.ts';
 export { feedingWeightKg, feedsAboveM, groundReachedBelowM, meetsWithM } from './rope-alone.ts';
+export { hauledM, haulThreeN } from './haul.ts';
 export { forkRatio, swingOf, type Swing } from './tree.ts';
 export { ascentOf, type Ascent, type AscentInput } from './ascent.ts';
 export { armReach } from './arm-reach.ts';

@@ -86,6 +86,15 @@ function modulusOf(index: RigIndex, a: Attachment): Interval {
   return second.high > first.high ? second : first;
 }
 
+/** Rescuer and casualty hang in one device, whoever of them is the heavier: half of what both weigh, since a load of two is reckoned as twice one; null in other jobs. */
+function onOneDevice({ setup }: RigIndex, a: Attachment): number | null {
+  if (setup.job !== 'pick-off' || a.root.kind !== 'harness') return null;
+  const [x, y] = setup.persons.flatMap((p) =>
+    p.item && (p.role === 'rescuer' || p.role === 'casualty') ? [p.item.massKg] : [],
+  );
+  return x !== undefined && y !== undefined ? (x + y) / 2 : null;
+}
+
 /**
  * What an attachment must carry and how it is pulled, from the rig itself; null while nobody who could hang on it is chosen. A brake strand
  * at an anchor of which nothing is said is reckoned as led straight down, the weaker way.
@@ -93,6 +102,7 @@ function modulusOf(index: RigIndex, a: Attachment): Interval {
 export function loadOf(index: RigIndex, a: Attachment): LoadCase | null {
   const person = heaviest(hangingBy(index, a));
   if (!person) return null;
+  const both = onOneDevice(index, a);
   const { fallFactor, ropeBelow } = JOB_FACTS[jobOf(index, a)];
   const { use, strands, persons, fall, tended, climbs, hangsOn } = useOf(index, a);
   return {
@@ -103,7 +113,7 @@ export function loadOf(index: RigIndex, a: Attachment): LoadCase | null {
     tended,
     climbs,
     hangsOn,
-    massKg: person.massKg,
+    massKg: both ?? person.massKg,
     fallFactor: withSlack(fallFactor, deviceOf(a)),
     modulusKn: modulusOf(index, a),
     // Where nobody falls nothing slips in a catch: a plan makes thousands of loads.

@@ -273,6 +273,45 @@ describe('known fatal mistakes', () => {
     // A weight helps and is no matter of life and death.
     expect(named(again, ['weight-hang'])).toBe('harmless');
   });
+  it('walking up a line: what only goes up is off before the limb and before going down; back with the line taken in; on two while working', () => {
+    const walk = fresh('tree-walk');
+    expect(named(walk, ['knee-off'])).toBe('stranded');
+    expect(named(walk, ['foot-off'])).toBe('stranded');
+    expect(breachesOf(moved(walk, 'knee-off', 'work')).join(' ')).toMatch(/out on the limb/);
+    expect(named(walk, ['chest-off'])).not.toBe('harmless');
+    expect(named(walk, ['lanyard-off'])).toBe('stranded');
+    expect(named(walk, [], { 'walk-back': 'slack' })).toBe('drop');
+    expect(named(walk, ['line-try'])).toBe('untested');
+    expect(named(walk, ['end-knot'])).toBe('fall');
+    expect(named(walk, ['tune'])).not.toBe('harmless');
+    expect(named(walk, [], { 'device-thread': 'pin' })).not.toBe('harmless');
+    expect(named(walk, ['lanyard-on', 'lanyard-lock', 'lanyard-off'])).not.toBe('harmless');
+    expect(named(walk, ['lanyard-lock'])).toBe('untested');
+  });
+  it('pick-off: nothing opened before the link carries, never on one, no drop, everything off that grabs, friction for two', () => {
+    const off = fresh('pick-off');
+    expect(named(off, ['link-on', 'link-lock', 'link-tight'])).toBe('fall');
+    expect(named(off, [], { 'link-on': 'loop' })).toMatch(/^shows|fall/);
+    const late = ['link-on', 'link-lock', 'link-tight'].reduce((s, id) => moved(s, id, 'stuck-off'), off);
+    expect(breachesOf(late).join(' ')).toMatch(/before your link can carry/);
+    const spareLate = ['spare-on', 'spare-lock'].reduce((s, id) => moved(s, id, 'hand-on'), off);
+    expect(breachesOf(spareLate).join(' ')).toMatch(/on one thing only/);
+    expect(named(off, ['link-lock'])).toBe('untested');
+    expect(named(off, ['spare-on', 'spare-lock'])).toBe('untested');
+    expect(named(off, ['spare-lock'])).toBe('untested');
+    expect(named(off, ['link-tight'])).toBe('drop');
+    expect(named(off, ['stuck-off'])).not.toBe('harmless');
+    expect(named(off, ['lanyards-off'])).toBe('stranded');
+    expect(named(off, ['ascenders-off'])).toBe('stranded');
+    expect(named(off, ['third-off'])).not.toBe('harmless');
+    expect(named(off, ['friction-add'])).toBe('fall');
+    expect(named(off, ['end-look'])).toBe('fall');
+    expect(named(off, ['help'])).toBe('untested');
+    expect(named(off, ['hand-on'])).not.toBe('harmless');
+    // Both hands are needed for all of it: nothing is done before the device is locked off.
+    for (const id of ['link-on', 'spare-on', 'third-on'])
+      expect(named(moved(off, id, 'tie-off'), [])).not.toBe('harmless');
+  });
   it('tied off: the slip knot alone, not tried, the hand off before it is opened, gone on in silence', () => {
     const off = fresh('tie-off');
     expect(named(off, ['back-up'])).toBe('fall');
@@ -522,6 +561,34 @@ const NEVER_CLEAR: Partial<Record<ProcedureId, readonly (readonly [string, strin
     ['first-try', 'climb'],
     ['second-try', 'climb'],
     ['take-in', 'climb'],
+  ],
+  'tree-walk': [
+    ['line-try', 'climb'],
+    ['end-knot', 'go'],
+    ['device-lock', 'climb'],
+    ['tune', 'climb'],
+    ['device-weigh', 'climb'],
+    ['knee-off', 'walk-out'],
+    ['foot-off', 'walk-out'],
+    ['lanyard-off', 'go'],
+    ['lanyard-on', 'work'],
+    ['lanyard-lock', 'walk-out'],
+  ],
+  'pick-off': [
+    ['help', 'haul'],
+    ['link-on', 'haul'],
+    ['link-lock', 'haul'],
+    ['link-tight', 'third-ease'],
+    ['link-tight', 'third-off'],
+    ['spare-on', 'third-ease'],
+    ['spare-lock', 'stuck-off'],
+    ['friction-add', 'go'],
+    ['stuck-off', 'go'],
+    ['lanyards-off', 'go'],
+    ['ascenders-off', 'go'],
+    ['third-off', 'go'],
+    ['end-look', 'go'],
+    ['hand-on', 'untie'],
   ],
   'tie-off': [
     ['call-hang', 'hand-off'],

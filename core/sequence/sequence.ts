@@ -22,6 +22,8 @@ export const PROCEDURE_IDS = [
   'down-on-clamps',
   'alone-top-rope',
   'alone-again',
+  'tree-walk',
+  'pick-off',
 ] as const;
 export type ProcedureId = (typeof PROCEDURE_IDS)[number];
 

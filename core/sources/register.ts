@@ -332,6 +332,10 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
     'Common practice: tuning a bollard to a rope',
     'Halve the settings: hold for 60 s, bounce three times, go down slowly, let go and be held again three times. Another rope, a washed, wet or worn one is tuned anew. What helps: wash the treated sheath off, draw the rope through a fork, take firm round rope, wear the bollard in.',
   ),
+  'practice-pick-off': practice(
+    'Common practice: bringing somebody down who hangs motionless',
+    'Linked first, short and tight; lifted by a third hand until their device carries nothing; everything of theirs off the rope; friction for two. Never fewer than two things hold them. By arms about 250 N can be hauled, with one’s weight 450 N.',
+  ),
   'practice-tree-point': practice(
     'Common practice: tie-in point and second attachment in a tree',
     'Two persons bounce on the line from the ground before anybody goes up. Nobody cuts, and nobody changes, on one attachment. Nothing that a foot stands in is above a bollard.',
@@ -407,6 +411,14 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   'memory-grabs': memory(
     'Grabs and clamps on a rope',
     'How long they are along the rope, how far they run before they bite, what they give back, how hard rope is pulled through them, and how long a stroke takes.',
+  ),
+  'memory-motionless': memory(
+    'Hanging motionless',
+    'Who hangs motionless in a harness can lose consciousness within minutes: under five is the plan, about ten the limit.',
+  ),
+  'memory-haul': memory(
+    'Pulleys and connectors in a haul',
+    'What is left of a pull behind a half turn over a pulley or a connector.',
   ),
   'memory-tree': memory(
     'Line over wood and over a friction saver',

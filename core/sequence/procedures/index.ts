@@ -11,11 +11,13 @@ import { lowerFromAnchor, lowerFromGround } from './lowering.ts';
 import { leaderFromGround } from './leader-ground.ts';
 import { leaderFromStance } from './leader-stance.ts';
 import { lowerSecond } from './lower-second.ts';
+import { pickOff } from './pick-off.ts';
 import { secondUp } from './second-up.ts';
 import { singleRappel } from './single-rappel.ts';
 import { stopAndGo } from './stop-and-go.ts';
 import { tieOff } from './tie-off.ts';
 import { treeDescent } from './tree-descent.ts';
+import { treeWalk } from './tree-walk.ts';
 import { twoSeconds } from './two-seconds.ts';
 import { upOnClamps } from './up-on-clamps.ts';
 
@@ -40,4 +42,6 @@ export const PROCEDURES = {
   'down-on-clamps': downOnClamps,
   'alone-top-rope': aloneTopRope,
   'alone-again': aloneAgain,
+  'tree-walk': treeWalk,
+  'pick-off': pickOff,
 } as const satisfies Record<ProcedureId, Procedure>;

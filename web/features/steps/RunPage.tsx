@@ -14,6 +14,7 @@ import { useWakeLock } from '../../ui/useWakeLock';
 import { useExplored } from '../../workers/useExplored';
 import { useWords } from '../../app/preferences';
 import { Threadings } from '../../drawing/threaded/lazy';
+import { HangClock } from './HangClock';
 import { threadedIn } from './threaded-step';
 
 export function RunPage() {
@@ -88,6 +89,7 @@ function Run({ sequence }: { sequence: Sequence }) {
           </button>
         </p>
       )}
+      {sequence.procedure === 'pick-off' && <HangClock draftKey={`${name}/hangs/${sequence.id}`} />}
       {line ? (
         <OneStep
           key={line.id}

@@ -93,6 +93,7 @@ function SequenceView({ sequence }: { sequence: Sequence }) {
         />
         <IconButton Icon={Trash2} name="Remove this order" onClick={remove} />
       </div>
+      <p className="mb-3 max-w-prose text-ink-2">{inWords(procedure.purpose)}</p>
       <section
         aria-label="Verdict"
         aria-live="polite"

@@ -1,0 +1,84 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { hauledM, haulThreeN } from '../geometry/index.ts';
+import { contextOf } from '../parts/index.ts';
+import { withItem, type Setup } from '../rig/index.ts';
+import { club, filled, SETUPS } from '../samples/index.ts';
+import { exactly } from '../units/index.ts';
+import { assess } from './index.ts';
+
+const base = filled(SETUPS['pick-off']);
+const withMasses = (rescuerKg: number, casualtyKg: number, setup: Setup = base) =>
+  withItem(withItem(setup, 'climber', { ...club.tomas, massKg: rescuerKg }), 'casualty', {
+    ...club.ilse,
+    massKg: casualtyKg,
+  });
+const find = (s: Setup, code: string) => assess(s).findings.find((f) => f.code === code);
+const value = (s: Setup, code: string, key: string) => find(s, code)!.numbers.find((n) => n.key === key)!.value;
+
+describe('a third hand of three parts', () => {
+  // Worked by hand: 784.5 N over 1 + eta + eta squared.
+  it.each([
+    [0.9, 289],
+    [0.8, 322],
+    [0.6, 400],
+    [1, 262],
+  ])('80 kg, %s left behind a turn: %s N', (eta, force) =>
+    expect(haulThreeN(80, exactly(eta)).best).toBeCloseTo(force, -0.5),
+  );
+  it('lifting 10 to 15 cm takes 30 to 45 cm of rope', () =>
+    expect([0.1, 0.15].map(hauledM)).toEqual([expect.closeTo(0.3), expect.closeTo(0.45)]));
+  it('laws: the heavier, the harder; the better the pulley, the easier, and never less than a third', () => {
+    const eta = fc.double({ min: 0.3, max: 1, noNaN: true });
+    fc.assert(
+      fc.property(fc.integer({ min: 25, max: 200 }), eta, eta, (kg, a, b) => {
+        const [x, y] = [haulThreeN(kg, exactly(a)).best, haulThreeN(kg, exactly(b)).best];
+        expect(a < b ? x >= y : x <= y).toBe(true);
+        expect(haulThreeN(kg + 1, exactly(a)).best).toBeGreaterThan(x);
+        expect(x).toBeGreaterThanOrEqual((kg * 9.80665) / 3 - 1e-9);
+      }),
+    );
+  });
+  it('minds from what one person lifts with their weight over pulleys, both sides', () => {
+    // 450 N * 2.44 / g = 112 kg.
+    expect([110, 114].map((kg) => find(withMasses(80, kg), 'pick.haul')!.severity)).toEqual(['clear', 'mind']);
+    expect(find(withMasses(80, 40), 'pick.haul')!.because).toMatch(/arms can do it/);
+    expect(find(withMasses(80, 75), 'pick.haul')!.because).toMatch(/foot loop/);
+    expect(find(withMasses(80, 100), 'pick.haul')!.because).toMatch(/pulleys are needed/);
+    expect(find(withItem(base, 'casualty', null), 'pick.haul')).toBeUndefined();
+  });
+});
+
+describe('two on one device', () => {
+  it('carry what both weigh, whoever is the heavier', () => {
+    const load = (s: Setup) => contextOf(s).load(s.attachments.find((a) => a.id === 'main')!)!;
+    expect(load(withMasses(60, 100)).massKg).toBe(80);
+    expect(load(withMasses(100, 60)).massKg).toBe(80);
+    expect(load(withMasses(60, 100)).persons).toBe('two');
+    expect(load(SETUPS['rappel-single']).massKg).toBe(SETUPS['rappel-single'].persons[0]!.item!.massKg);
+  });
+  it('a grooved tube with two: too little in reserve for a usual hand, enough with more friction and a strong one', () => {
+    const tube = withItem(base, 'device', { ...club.groovedTube, personsRated: 'two' });
+    const weak = withItem(withMasses(80, 80, tube), 'climber', { ...club.tomas, massKg: 80, handForceN: 200 });
+    expect(find(weak, 'pick.hand')!.severity).toBe('stop');
+    expect(value(weak, 'pick.hand', 'margin').best).toBeLessThan(1.5);
+    const light = withItem(withMasses(40, 30, tube), 'climber', { ...club.tomas, massKg: 40, handForceN: 400 });
+    expect(find(light, 'pick.hand')!.severity).toBe('clear');
+    expect(value(light, 'pick.hand', 'margin').best).toBeGreaterThan(1.5);
+  });
+  it('the limit from both sides', () => {
+    const tube = withItem(base, 'device', { ...club.groovedTube, personsRated: 'two' });
+    const at = (handForceN: number) =>
+      withItem(withMasses(80, 80, tube), 'climber', { ...club.tomas, massKg: 80, handForceN });
+    const need = value(at(300), 'pick.hand', 'margin').best / 300;
+    const limit = 1.5 / need;
+    expect([limit * 0.97, limit * 1.03].map((n) => find(at(n), 'pick.hand')!.severity)).toEqual(['stop', 'clear']);
+  });
+  it('how both are attached is not judged yet, and said so', () => {
+    const open = assess(withMasses(80, 60))
+      .findings.filter((f) => f.code === 'rig.not-judged')
+      .map((f) => f.says);
+    expect(open.join()).toMatch(/how both persons are attached/);
+    expect(open.join()).not.toMatch(/lifted off/);
+  });
+});

@@ -1,0 +1,100 @@
+import { finding, literal, type Finding, type Ref, type Severity } from '../finding/index.ts';
+import { hauledM, haulThreeN } from '../geometry/index.ts';
+import { about, type Context, type Judge } from '../parts/index.ts';
+import { deviceOf, type RigPerson } from '../rig/index.ts';
+import { constant, threshold } from '../sources/index.ts';
+import { exactly, interval, type Interval } from '../units/index.ts';
+
+const casualtyOf = ({ setup }: Context): RigPerson | undefined => setup.persons.find((p) => p.role === 'casualty');
+
+/** How hard the casualty is lifted off their device with a third hand of three parts, and whether the rescuer's hand holds two. */
+export const pickOffJudge: Judge = {
+  id: 'pick-off',
+  subjects: (ctx) => {
+    const casualty = ctx.setup.job === 'pick-off' ? casualtyOf(ctx) : undefined;
+    return casualty ? [casualty.id] : [];
+  },
+  claims: () => [about('job', 'haul')],
+  judge: (ref, ctx) => {
+    const item = casualtyOf(ctx)?.item;
+    return [...(item ? [haul(ref, item.massKg)] : []), ...hands(ctx)];
+  },
+  // What the hand must hold follows from rope and device.
+  reads: (_, ctx) => ctx.setup.attachments.flatMap((a) => [a.end.id, ...a.pieces.map((p) => p.id)]),
+};
+
+/** A hand's width to a forearm: as far as a casualty is lifted until their device is free. */
+const LIFT_M = interval(0.1, 0.12, 0.15);
+
+function haul(ref: Ref, massKg: number): Finding {
+  const pulleys = haulThreeN(massKg, constant('pulleyEfficiency'));
+  const connectors = haulThreeN(massKg, constant('connectorEfficiency'));
+  const [arms, weight] = [threshold('haulArmsMostN'), threshold('haulWeightMostN')];
+  const severity: Severity = pulleys.best > weight ? 'mind' : 'clear';
+  const how =
+    severity === 'mind'
+      ? 'Even over pulleys that is more than one person lifts with their weight.'
+      : connectors.best > weight
+        ? 'Over connectors it is more than one person’s weight: pulleys are needed.'
+        : pulleys.best > arms
+          ? 'It takes your weight in a foot loop: arms alone do not lift that.'
+          : 'Over pulleys arms can do it, and one’s weight over connectors.';
+  return finding({
+    code: 'pick.haul',
+    severity,
+    subject: [ref],
+    says:
+      severity === 'mind'
+        ? 'With three parts of rope the casualty is too heavy for one.'
+        : 'With three parts of rope one person can lift the casualty off.',
+    because: `Over pulleys {pulleys~}, over connectors {connectors~}, for {hauled~} of rope. ${how}`,
+    remedy:
+      severity === 'mind' ? 'Add a sheave: five parts, or a pulley more on the hauling strand; or two who pull.' : '',
+    numbers: [
+      { key: 'pulleys', label: 'Haul over two pulleys', quantity: 'forceN', value: pulleys },
+      { key: 'connectors', label: 'Haul over two connectors', quantity: 'forceN', value: connectors },
+      {
+        key: 'hauled',
+        label: 'Rope to haul',
+        quantity: 'lengthM',
+        value: interval(hauledM(LIFT_M.low), hauledM(LIFT_M.best), hauledM(LIFT_M.high)),
+      },
+    ],
+  });
+}
+
+/** One hand with two on the rope: more in reserve than for oneself alone. */
+function hands(ctx: Context): Finding[] {
+  return ctx.setup.attachments.flatMap((a): Finding[] => {
+    const item = deviceOf(a)?.item;
+    const figures = a.root.kind === 'harness' && item ? ctx.brake(a) : null;
+    if (!figures || !item) return [];
+    const margin: Interval = interval(
+      figures.handN.low / figures.bottomN.high,
+      figures.handN.best / figures.bottomN.best,
+      figures.handN.high / figures.bottomN.low,
+    );
+    const wanted = threshold('twoHandMargin');
+    const severity: Severity = margin.best < wanted ? 'stop' : 'clear';
+    return [
+      finding({
+        code: 'pick.hand',
+        severity,
+        subject: [a.end.id],
+        says:
+          severity === 'stop'
+            ? `With two on ${literal(item.name)} the hand has too little in reserve.`
+            : `With two on ${literal(item.name)} the hand has enough in reserve.`,
+        because: 'It can do {margin~} times what is needed at the bottom; {wanted} times is asked for with two.',
+        remedy:
+          severity === 'stop'
+            ? 'Add friction before the casualty hangs in it: a connector more, a turn more, another device.'
+            : '',
+        numbers: [
+          { key: 'margin', label: 'Hand over need, two persons', quantity: 'ratio', value: margin },
+          { key: 'wanted', label: 'Asked for', quantity: 'ratio', value: exactly(wanted) },
+        ],
+      }),
+    ];
+  });
+}
