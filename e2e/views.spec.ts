@@ -10,6 +10,7 @@ const VIEWS = [
   '/demo/setups/setup-high-span/share',
   '/demo/locker',
   '/demo/locker/device/device-culvert',
+  '/demo/locker/device/device-bough/tune?rope=rope-parmelia',
   '/demo/locker/person/new',
   '/demo/fit',
   '/demo/plan?job=belay-leader',
@@ -35,6 +36,8 @@ const RIGS = [
   '/demo/setups/setup-parapet-tube',
   '/demo/setups/setup-ledge-two',
   '/demo/setups/setup-beech-7',
+  '/demo/setups/choice-beech',
+  '/demo/locker/device/device-bough/tune',
   '/demo/setups/setup-ledge-two/holds',
   '/demo/setups/setup-parapet/card',
   '/',
@@ -92,3 +95,21 @@ test('the page of a deep link that does not exist says so', async ({ page }) => 
   await open(page, '/demo/setups/no-such');
   await expect(page.getByRole('heading', { name: 'This set-up is not here' })).toBeVisible();
 });
+
+// A very small phone, and a desk at 200 %: 1280x800 is then 640x400 for the page.
+for (const [width, height] of [
+  [320, 568],
+  [640, 400],
+] as const) {
+  test(`nothing is cut off at ${width}x${height}`, async ({ page }) => {
+    test.setTimeout(120_000);
+    await page.setViewportSize({ width, height });
+    for (const view of VIEWS.filter((v) => !v.includes('nowhere') && !v.includes('sources'))) {
+      await open(page, view);
+      const over = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
+      expect(over, `${view} scrolls sideways`).toBe(0);
+    }
+  });
+}

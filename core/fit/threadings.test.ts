@@ -3,7 +3,9 @@ import { FAMILIES, traitsOf, type Device } from '../gear/index.ts';
 import { threadingsOf } from './index.ts';
 
 const families = Object.keys(FAMILIES) as Device['family'][];
-const belaysOrBrakes = families.filter((f) => traitsOf(f).brake !== null || traitsOf(f).turningCam);
+const belaysOrBrakes = families.filter(
+  (f) => traitsOf(f).brake !== null || traitsOf(f).turningCam || traitsOf(f).tuned || f === 'hitch-reliever',
+);
 const ways = (family: Device['family'], mode?: 'guides') => threadingsOf(family, mode).map((t) => t.id);
 
 describe('the ways of the rope in a device', () => {
@@ -28,6 +30,9 @@ describe('the ways of the rope in a device', () => {
     expect(ways('assisted-cam')).toContain('backwards');
     expect(ways('guide-plate', 'guides')).toEqual(['right', 'load-below', 'bight-missed']);
     expect(ways('tube-grooved', 'guides')).toEqual([]);
-    expect(ways('multi-ascender')).toEqual([]);
+    expect(ways('multi-ascender')).toEqual(['right', 'pin-open', 'past-bollard', 'backwards']);
+    expect(ways('hitch-reliever')).toEqual(['right', 'hitch-on-top', 'not-in-reliever']);
+    expect(ways('body-ascender')).toEqual([]);
+    expect(ways('clamp-toothed')).toEqual([]);
   });
 });

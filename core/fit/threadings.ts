@@ -10,6 +10,10 @@ export const THREADING_IDS = [
   'load-below',
   'flipped',
   'at-gate',
+  'pin-open',
+  'past-bollard',
+  'hitch-on-top',
+  'not-in-reliever',
 ] as const;
 export type ThreadingId = (typeof THREADING_IDS)[number];
 
@@ -130,14 +134,61 @@ const PLATE: readonly Threading[] = [
   connectorOnly,
 ];
 
+/** A bollard device is threaded top first, so that it hangs by itself before the rest is closed; every pin is seen and pushed. */
+const BOLLARD: readonly Threading[] = [
+  right(
+    'The line runs in at the top beside the upper pin, across the arm and around the lower bollard. 1: upper pin home, on the side away from the palm. 2: line behind the arm and around the bollard. 3: side plate shut, lower pin home; the pulley turned until it drops in.',
+    'Push every pin with the thumb: none moves. Connector through the lower eye, gate moved twice. Then hang in it a hand’s width up: it sets like a hitch.',
+  ),
+  {
+    id: 'pin-open',
+    label: 'A pin is not home',
+    happens: 'The side plate opens under load, and the line comes out sideways.',
+    test: 'Push each pin and look at it from the other side: one stands out, or gives way.',
+  },
+  {
+    id: 'past-bollard',
+    label: 'Past the lower bollard',
+    happens: 'The line is not bent: the device slides down it and holds next to nothing.',
+    test: 'Hang in it a hand’s width up: it runs. Seen from the side the line is straight.',
+  },
+  {
+    id: 'backwards',
+    label: 'Upside down',
+    happens: 'It grips when it is pushed up and runs when it is weighed.',
+    test: 'Pull it down by the lower eye: it slides. The eye for the connector is above.',
+  },
+];
+/** A friction hitch on a line that does not move, with something above it that takes part of the weight. */
+const RELIEVER: readonly Threading[] = [
+  right(
+    'The line is bent in the reliever above, and the hitch below it carries the rest; a short tether keeps both together.',
+    'Hang in it a hand’s width up: the reliever tilts, the hitch grips, and can be moved again with one hand.',
+  ),
+  {
+    id: 'hitch-on-top',
+    label: 'The hitch above the reliever',
+    happens: 'The hitch carries everything, heats and binds; the reliever below it is not weighed.',
+    test: 'Hang in it: the reliever hangs loose and does not tilt.',
+  },
+  {
+    id: 'not-in-reliever',
+    label: 'The line beside the reliever',
+    happens: 'A hitch alone carries a whole person: it binds, and going down it glazes.',
+    test: 'Follow the line with a finger from above: it does not pass through the reliever.',
+  },
+];
+
 /** The ways of a rope through a device of this family, the right one first; none where nobody belays or brakes with it. */
 export function threadingsOf(family: Device['family'], mode: ThreadingMode = 'brakes'): readonly Threading[] {
-  const { guideMode, brake, turningCam, tied } = traitsOf(family);
+  const { guideMode, brake, turningCam, tied, tuned } = traitsOf(family);
   if (mode === 'guides') return guideMode ? GUIDE : [];
   if (tied) return MUNTER;
   if (turningCam) return CAM;
   if (brake === 'grooved-tube') return GROOVED;
   if (brake === 'tube') return TUBE;
   if (brake === 'eight') return family === 'eared-eight' ? EARED : EIGHT;
+  if (tuned) return BOLLARD;
+  if (family === 'hitch-reliever') return RELIEVER;
   return brake === 'plate' ? PLATE : [];
 }

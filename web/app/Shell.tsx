@@ -101,7 +101,7 @@ export function Shell() {
   const { system, setSystem, theme, setTheme } = usePreferences();
   const other = system === 'metric' ? 'imperial' : 'metric';
   return (
-    <div className="flex min-h-dvh flex-col pb-16 sm:pb-0">
+    <div className="flex min-h-dvh flex-col pb-16 md:pb-0">
       <Shortcuts />
       <a
         href="#content"
@@ -116,14 +116,14 @@ export function Shell() {
         <span className="rounded border border-line-2 px-1.5 text-sm text-ink-2">
           {name === 'demo' ? 'Demo' : 'My gear'}
         </span>
-        <Places className="ml-3 hidden sm:flex" linkClass="flex items-center gap-2 px-3.5 py-3 whitespace-nowrap" />
+        <Places className="ml-3 hidden md:flex" linkClass="flex items-center gap-2 px-3.5 py-3 whitespace-nowrap" />
         <div className="ml-auto flex items-center gap-1">
           <SaveIndicator />
           <Finder />
           <History />
           <button
             type="button"
-            className="btn hidden border-0 bg-transparent px-2 sm:flex"
+            className="btn hidden border-0 bg-transparent px-2 md:flex"
             onClick={() => setSystem(other)}
             aria-label={`Units: ${system === 'metric' ? 'metric' : 'feet and pounds'}. Change`}
             title="Change units"
@@ -133,7 +133,7 @@ export function Shell() {
           </button>
           <button
             type="button"
-            className="btn hidden border-0 bg-transparent px-2 sm:flex"
+            className="btn hidden border-0 bg-transparent px-2 md:flex"
             onClick={() => setTheme(theme === 'dark' ? 'light' : 'dark')}
             aria-label={theme === 'dark' ? 'Light colours' : 'Dark colours'}
             title={theme === 'dark' ? 'Light colours' : 'Dark colours'}
@@ -161,7 +161,7 @@ export function Shell() {
       </main>
       <Places
         phone
-        className="no-print fixed inset-x-0 bottom-0 z-20 grid grid-cols-5 border-t border-line bg-surface pb-[env(safe-area-inset-bottom)] sm:hidden"
+        className="no-print fixed inset-x-0 bottom-0 z-20 grid grid-cols-5 border-t border-line bg-surface pb-[env(safe-area-inset-bottom)] md:hidden"
         linkClass="flex min-h-14 flex-col items-center justify-center text-sm"
       />
     </div>

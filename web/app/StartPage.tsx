@@ -15,7 +15,7 @@ export function StartPage() {
   const { words, system, setWords } = usePreferences();
   useTitle('');
   return (
-    <main className="mx-auto grid min-h-dvh max-w-3xl content-center gap-7 px-5 py-6 sm:py-10">
+    <main className="mx-auto grid min-h-dvh grid-cols-[minmax(0,1fr)] max-w-3xl content-center gap-7 px-5 py-6 sm:py-10">
       <header>
         <p className="text-2xl font-bold tracking-tight text-act">Zevrin</p>
         <h1 className="mt-1 text-2xl sm:text-4xl">What holds, what touches, what was not looked at.</h1>
@@ -63,7 +63,7 @@ export function StartPage() {
       <label className="flex flex-wrap items-center gap-x-3 gap-y-1">
         <span className="font-semibold">Words</span>
         <select
-          className="field w-auto"
+          className="field w-auto max-w-full"
           value={words}
           onChange={(event) => isVocabulary(event.target.value) && setWords(event.target.value)}
         >

@@ -5,8 +5,10 @@ import { ropeWay, type RopeWay, type Shape } from './paths';
 
 /** What a family is drawn as when the rope in it is shown. */
 export function shapeOf(family: Device['family'], mode: ThreadingMode): Shape {
-  const { brake, turningCam, tied } = traitsOf(family);
+  const { brake, turningCam, tied, tuned } = traitsOf(family);
   if (mode === 'guides') return 'guide';
+  if (tuned) return 'bollard';
+  if (family === 'hitch-reliever') return 'reliever';
   if (tied) return 'munter';
   if (turningCam) return 'cam';
   return brake === 'eight' ? 'eight' : brake === 'plate' ? 'plate' : 'tube';
@@ -25,6 +27,9 @@ interface ThreadedProps {
 
 const METAL = { fill: 'var(--metal)', stroke: 'var(--ink)', strokeWidth: 1.4 } as const;
 const BAR = { fill: 'none', stroke: 'var(--metal)', strokeWidth: 9 } as const;
+
+/** Where the strand above leads, of what hangs on a line that does not move. */
+const LOAD: Partial<Record<Shape, string>> = { bollard: 'to the tie-in', reliever: 'to the tie-in' };
 
 /** A device with its rope, as somebody sees it who has it in front of them; mirrored for the left hand. */
 export function ThreadedDrawing({ family, mode, threading, hand, small = false, children }: ThreadedProps) {
@@ -62,10 +67,22 @@ export function ThreadedDrawing({ family, mode, threading, hand, small = false, 
           family={family}
           gate={threading.id === 'at-gate'}
           wrongSide={threading.id === 'smooth-side'}
+          threading={threading.id}
         />
         {way.front.map((d) => (
           <Rope key={d} d={d} />
         ))}
+        {shape === 'reliever' &&
+          [-14, -5, 4, 13].map((dy) => (
+            // The hitch lies around the line.
+            <path
+              key={dy}
+              d={`M99 ${(threading.id === 'hitch-on-top' ? 72 : 142) + dy}q13 7 26 0`}
+              stroke="var(--cord)"
+              strokeWidth="7"
+              fill="none"
+            />
+          ))}
         {shape === 'cam' && (
           <path d="M64 60q36 -14 66 8" fill="none" stroke="var(--ink)" strokeWidth="1.2" strokeDasharray="5 4" />
         )}
@@ -90,8 +107,8 @@ export function ThreadedDrawing({ family, mode, threading, hand, small = false, 
       </g>
       {!small && (
         <>
-          {words(way.load, mode === 'guides' ? 'to the second' : 'load', way.load[1] > 120 ? 16 : 2)}
-          {words(way.brake, 'brake hand', 22)}
+          {words(way.load, LOAD[shape] ?? (mode === 'guides' ? 'to the second' : 'load'), way.load[1] > 120 ? 16 : 2)}
+          {words(way.brake, shape === 'bollard' || shape === 'reliever' ? 'line below' : 'brake hand', 22)}
           {way.beside && words([50, 232], 'not in it', 16)}
         </>
       )}
@@ -129,11 +146,13 @@ function Body({
   family,
   gate,
   wrongSide,
+  threading,
 }: {
   shape: Shape;
   family: Device['family'];
   gate: boolean;
   wrongSide: boolean;
+  threading: Threading['id'];
 }) {
   switch (shape) {
     case 'tube': {
@@ -199,6 +218,57 @@ function Body({
           />
         </g>
       );
+    case 'bollard': {
+      // Upside down the eye for the connector is above.
+      const turned = threading === 'backwards';
+      const open = threading === 'pin-open';
+      return (
+        <g transform={turned ? 'rotate(180 100 118)' : undefined}>
+          <path
+            d="M80 48h40q14 40 10 104q-2 22 -20 40h-20q-18 -18 -20 -40q-4 -64 10 -104z"
+            {...METAL}
+            fillOpacity="0.55"
+          />
+          <circle cx={open ? 128 : 106} cy="72" r="7" fill="var(--surface)" stroke="var(--ink)" strokeWidth="2.2" />
+          <path d="M104 96l32 -10" stroke="var(--ink)" strokeWidth="6" strokeLinecap="round" />
+          <circle cx="96" cy="134" r="11" {...METAL} />
+          <circle cx="106" cy="166" r="7" fill="var(--surface)" stroke="var(--ink)" strokeWidth="2.2" />
+          <circle cx="100" cy="182" r="5" fill="var(--surface)" stroke="var(--ink)" />
+          {threading === 'right' &&
+            (
+              [
+                [146, 76, '1'],
+                [64, 138, '2'],
+                [132, 170, '3'],
+              ] as const
+            ).map(([cx, cy, n]) => (
+              <text key={n} x={cx} y={cy} fontSize="15" fontWeight="700" fill="var(--ink)">
+                {n}
+              </text>
+            ))}
+        </g>
+      );
+    }
+    case 'reliever': {
+      const onTop = threading === 'hitch-on-top';
+      const [relieverY, hitchY] = onTop ? [142, 72] : [68, 142];
+      const hitchX = 112;
+      return (
+        <g>
+          <rect x="68" y={relieverY - 26} width="58" height="52" rx="16" {...METAL} fillOpacity="0.55" />
+          <circle cx="84" cy={relieverY} r="7" {...METAL} />
+          <circle cx="112" cy={relieverY + 2} r="7" {...METAL} />
+          <path
+            d={`M72 ${relieverY + 20}Q56 ${(relieverY + hitchY) / 2} 100 ${hitchY + 18}`}
+            stroke="var(--textile)"
+            strokeWidth="4"
+            fill="none"
+          />
+          <circle cx="100" cy="190" r="11" {...BAR} />
+          <path d={`M${hitchX - 8} ${hitchY + 18}L100 180`} stroke="var(--cord)" strokeWidth="6" fill="none" />
+        </g>
+      );
+    }
     case 'plate':
       return (
         <g>

@@ -1,7 +1,7 @@
 import type { ThreadingId } from '@core/fit';
 
 /** What a device is drawn as. */
-export type Shape = 'tube' | 'guide' | 'cam' | 'eight' | 'munter' | 'plate';
+export type Shape = 'tube' | 'guide' | 'cam' | 'eight' | 'munter' | 'plate' | 'bollard' | 'reliever';
 
 /** A way of the rope on a sheet of 200 by 240, load up and brake hand down to the right: what lies behind the metal and what before it. */
 export interface RopeWay {
@@ -202,6 +202,63 @@ const PLATE: Partial<Record<ThreadingId, RopeWay>> = {
   },
 };
 
+/** From the side with the near plate off: upper pin, arm, lower bollard; the person hangs in the eye below. */
+const BOLLARD: Partial<Record<ThreadingId, RopeWay>> = {
+  right: {
+    behind: [],
+    front: ['M92 10V62C92 84 118 92 120 112C122 136 84 132 82 152C81 168 92 176 100 190L158 222'],
+    load: [92, 10],
+    brake: HAND,
+    look: [102, 120],
+  },
+  'pin-open': {
+    behind: [],
+    front: ['M92 10V62C92 84 118 92 120 112C122 136 84 132 82 152C81 168 92 176 100 190L158 222'],
+    load: [92, 10],
+    brake: HAND,
+    look: [118, 72],
+  },
+  'past-bollard': {
+    behind: [],
+    front: ['M92 10V62C92 84 96 120 96 150C96 176 120 200 158 222'],
+    load: [92, 10],
+    brake: HAND,
+    look: [98, 140],
+  },
+  backwards: {
+    behind: [],
+    front: ['M104 10C104 40 84 52 82 72C80 96 122 92 120 116C118 136 92 150 92 180C92 200 120 212 158 222'],
+    load: [104, 10],
+    brake: HAND,
+    look: [100, 46],
+  },
+};
+
+/** From the front: the reliever above, the hitch below it, a short tether between the two. */
+const RELIEVER: Partial<Record<ThreadingId, RopeWay>> = {
+  right: {
+    behind: [],
+    front: ['M88 10V48C88 66 112 70 112 88V196L158 222'],
+    load: [88, 10],
+    brake: HAND,
+    look: [100, 68],
+  },
+  'hitch-on-top': {
+    behind: [],
+    front: ['M112 10V120C112 138 88 142 88 160C88 190 120 206 158 222'],
+    load: [112, 10],
+    brake: HAND,
+    look: [112, 72],
+  },
+  'not-in-reliever': {
+    behind: [],
+    front: ['M112 10V196L158 222'],
+    load: [112, 10],
+    brake: HAND,
+    look: [84, 68],
+  },
+};
+
 const WAYS: Readonly<Record<Shape, Partial<Record<ThreadingId, RopeWay>>>> = {
   tube: TUBE,
   guide: GUIDE,
@@ -209,6 +266,8 @@ const WAYS: Readonly<Record<Shape, Partial<Record<ThreadingId, RopeWay>>>> = {
   eight: EIGHT,
   munter: MUNTER,
   plate: PLATE,
+  bollard: BOLLARD,
+  reliever: RELIEVER,
 };
 
 /** The way of the rope; undefined where this shape cannot be threaded so. */

@@ -19,6 +19,7 @@ const FAMILY: Partial<Record<ProcedureId, readonly [Device['family'], ThreadingM
   'two-seconds': ['guide-plate', 'guides'],
   'leader-stance': ['tube-grooved', 'brakes'],
   eight: ['plain-eight', 'brakes'],
+  'tree-walk': ['multi-ascender', 'brakes'],
 };
 const THREADS = /^(device-thread$|thread-|plate-thread$)/;
 
