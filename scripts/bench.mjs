@@ -12,6 +12,7 @@ const codes = [
   [...withTypeScript, 'scripts/bench-sequence.ts'],
   [...withTypeScript, 'scripts/bench-catch.ts'],
   [...withTypeScript, 'scripts/bench-browser.ts'],
+  [...withTypeScript, 'scripts/bench-paint.ts'],
   [...withTypeScript, 'scripts/bench-large.ts'],
   ['scripts/load-size.mjs'],
 ].map((args) => spawnSync(process.execPath, args, { cwd: root, stdio: 'inherit' }).status ?? 1);
