@@ -92,3 +92,21 @@ test('the set-up card prints on one page', async ({ page }) => {
     expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
   }
 });
+
+test('the card carries the set-up as a code, and its drawings are saved as pictures that stand by themselves', async ({
+  page,
+}) => {
+  await open(page, '/demo/setups/setup-low-span/card');
+  await expect(page.getByRole('img', { name: 'QR code of Low span, lichen plots 1 to 6' })).toBeVisible();
+  const first = page.waitForEvent('download');
+  await page.getByRole('button', { name: /Save the drawings/ }).click();
+  const file = await (await first).path();
+  const text = readFileSync(file, 'utf8');
+  // No class, no property of the page's own style sheet: it looks the same wherever it is opened.
+  expect(text).toMatch(/^<\?xml/);
+  expect(text).not.toMatch(/var\(|class=|tabindex/);
+  await page.setContent(`<body>${text.replace(/^<\?xml[^>]*>/, '')}</body>`);
+  const box = await page.locator('svg').boundingBox();
+  expect(box!.width).toBeGreaterThan(100);
+  expect(await page.locator('svg text').count()).toBeGreaterThan(2);
+});

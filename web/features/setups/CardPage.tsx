@@ -1,4 +1,5 @@
-import { Printer } from 'lucide-react';
+import { FileImage, Printer } from 'lucide-react';
+import { useRef } from 'react';
 import { Link, useParams } from 'react-router';
 import { assess } from '@core/assess';
 import { buildCheck } from '@core/check';
@@ -11,6 +12,9 @@ import { Drawings } from '../../drawing/Drawings';
 import { useWorkspace } from '../../store/hooks';
 import { SEVERITY_WORDS, SeverityMark } from '../../ui/SeverityMark';
 import { useTitle } from '../../app/useTitle';
+import { saveSvg } from '../../ui/save-svg';
+import { QrCode } from '../../share/QrCode';
+import { useShareLink } from '../../share/useShareLink';
 import { figureLines } from '../rig/figure-lines';
 import { verdictSentence } from './VerdictBanner';
 
@@ -36,12 +40,22 @@ function Card({ setup }: { setup: Setup }) {
   const people = slots.filter((slot) => slot.kind === 'person');
   const gear = slots.filter((slot) => slot.kind !== 'person');
   const numbers = figureLines(setup, figures, system);
+  const share = useShareLink(setup);
+  const drawings = useRef<HTMLDivElement>(null);
+  const save = () =>
+    drawings.current
+      ?.querySelectorAll<SVGSVGElement>('figure svg')
+      .forEach((svg, i) => saveSvg(`${setup.name}${i > 0 ? ` ${i + 1}` : ''}`, svg));
   return (
     <div className="mx-auto max-w-[190mm] px-4 py-5 print:max-w-none print:p-0 print:text-[11px] print:leading-snug">
       <div className="no-print mb-4 flex flex-wrap gap-3">
         <button type="button" className="btn btn-act" onClick={() => window.print()}>
           <Printer aria-hidden className="size-5" />
-          Print this page
+          Print this page, or save it as a PDF
+        </button>
+        <button type="button" className="btn" onClick={save}>
+          <FileImage aria-hidden className="size-5" />
+          Save the drawings (SVG)
         </button>
         <Link className="btn" to=".." relative="path">
           Back to the set-up
@@ -60,8 +74,16 @@ function Card({ setup }: { setup: Setup }) {
           ? 'Nobody chosen.'
           : `${people.map((slot) => `${slot.label}: ${slot.item!.name}`).join('. ')}.`}
       </p>
-      <div className="mt-2 grid grid-cols-2 gap-4 print:mx-auto print:w-[112mm]">
-        <Drawings {...drawing} />
+      <div className="relative">
+        <div ref={drawings} className="mt-2 grid grid-cols-2 gap-4 print:mx-auto print:w-[112mm]">
+          <Drawings {...drawing} />
+        </div>
+        {/* On paper beside the drawings, where nothing else stands. */}
+        {share?.squares && (
+          <div className="mt-3 w-64 max-w-full print:absolute print:top-0 print:right-0 print:mt-0 print:w-[36mm]">
+            <QrCode name={setup.name} squares={share.squares} />
+          </div>
+        )}
       </div>
       <div className="mt-2 grid gap-5 sm:grid-cols-2 print:grid-cols-2">
         <dl className="grid grid-cols-[auto_1fr] gap-x-3 self-start">
@@ -109,6 +131,9 @@ function Card({ setup }: { setup: Setup }) {
       <p className="mt-3 text-sm text-ink-2 print:text-[9px]">
         Calculated from what was entered, not seen. The instructions of the makers, local codes and licensed practice
         come first.
+        {share?.squares
+          ? ' The code carries the whole set-up, persons and measures too: a copy to check on another phone.'
+          : ''}
       </p>
     </div>
   );

@@ -1,12 +1,11 @@
 import { Copy, Share2 } from 'lucide-react';
-import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Setup } from '@core/rig';
 import { NotFound } from '../../app/NotFound';
 import { usePlace } from '../../app/place';
 import { useTitle } from '../../app/useTitle';
-import { codeOf } from '../../share/link';
-import { QUIET, squaresOf, type Squares } from '../../share/squares';
+import { QrCode } from '../../share/QrCode';
+import { useShareLink } from '../../share/useShareLink';
 import { useWorkspace } from '../../store/hooks';
 import { useToast } from '../../ui/Toasts';
 
@@ -16,30 +15,12 @@ export function SharePage() {
   return setup ? <Share setup={setup} /> : <NotFound what="This set-up" />;
 }
 
-interface Ready {
-  readonly of: Setup;
-  readonly link: string;
-  /** One path for all dark squares; null where the link is too long for a code. */
-  readonly squares: Squares | null;
-}
-
 function Share({ setup }: { setup: Setup }) {
   useTitle(`Share ${setup.name}`);
   const { name: place } = usePlace();
   const say = useToast();
-  const [ready, setReady] = useState<Ready | null>(null);
-  useEffect(() => {
-    let gone = false;
-    void codeOf(setup).then((code) => {
-      if (gone) return;
-      const link = `${location.origin}/${place}/open#${code}`;
-      setReady({ of: setup, link, squares: squaresOf(link) });
-    });
-    return () => {
-      gone = true;
-    };
-  }, [setup, place]);
-  const link = ready?.of === setup ? ready.link : null;
+  const ready = useShareLink(setup);
+  const link = ready?.link ?? null;
   const people = setup.persons.flatMap((p) => p.item?.name ?? []);
   return (
     <div className="mx-auto max-w-xl px-4 py-5">
@@ -55,17 +36,7 @@ function Share({ setup }: { setup: Setup }) {
         .
       </p>
       <div className="-mx-3 mt-4 aspect-square border border-line bg-white sm:mx-0">
-        {ready?.squares && (
-          <svg
-            viewBox={`${-QUIET} ${-QUIET} ${ready.squares.size + 2 * QUIET} ${ready.squares.size + 2 * QUIET}`}
-            className="size-full"
-            role="img"
-            aria-label={`QR code of ${setup.name}`}
-            shapeRendering="crispEdges"
-          >
-            <path d={ready.squares.path} fill="#000" />
-          </svg>
-        )}
+        {ready?.squares && <QrCode name={setup.name} squares={ready.squares} />}
         {ready && !ready.squares && (
           <p className="p-4 text-black">This set-up is too large for a code. Send the link, or the file.</p>
         )}
