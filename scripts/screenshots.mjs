@@ -81,7 +81,7 @@ const checked = async (page) => {
   await page.getByRole('button', { name: 'End', exact: true }).click();
   await page.getByRole('button', { name: 'End it' }).click();
 };
-await at(DESK, '/demo/setups/setup-low-span', 'record.png', checked);
+await at(PHONE, '/demo/locker/device/device-bough/tune?rope=rope-parmelia', 'tune-phone.png');
 await at(DESK, '/demo/setups/setup-low-span', 'log.png', async (page) => {
   await checked(page);
   await page.getByRole('link', { name: 'Log', exact: true }).click();
@@ -119,7 +119,7 @@ await at({ width: 1280, height: 900 }, '/demo/setups/setup-wall-alone', 'alone.p
   await page.mouse.wheel(0, 420);
   await page.waitForTimeout(600);
 });
-await at(DESK, '/demo/setups/choice-wall', 'top-rope.png');
+await at(DESK, '/demo/setups/choice-beech', 'tree.png');
 await at({ width: 1280, height: 900 }, '/demo/setups/setup-ledge-two', 'two-seconds.png', async (page) => {
   await page.getByRole('button', { name: /^Device at the anchor/ }).click();
   await page.getByLabel('The two ropes leave the device').selectOption('crossed');

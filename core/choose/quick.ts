@@ -6,6 +6,7 @@ import {
   ROPE_CONSTRUCTIONS,
   MUNTER,
   servesJob,
+  traitsOf,
   typicalConnector,
   typicalCord,
   typicalDevice,
@@ -43,8 +44,11 @@ export const quickSchema = z.strictObject({
 export type QuickQuestion = z.infer<typeof quickSchema>;
 
 /** Families of devices that one could take for this, the ones made for it first. */
-export const familiesFor = (template: TemplateId): readonly Family[] =>
-  FAMILY_KEYS.filter((family) => servesJob(family, TEMPLATES[template].job));
+export function familiesFor(template: TemplateId): readonly Family[] {
+  const { job } = TEMPLATES[template];
+  const made = (family: Family) => (traitsOf(family).made.includes(job) ? 0 : 1);
+  return FAMILY_KEYS.filter((family) => servesJob(family, job)).sort((a, b) => made(a) - made(b));
+}
 
 const assumedToo = <T extends Item>(item: T, more: readonly string[]): T => ({
   ...item,

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { assess, assumedInRig } from '../assess/index.ts';
-import { FAMILY_KEYS, servesJob, type Rope } from '../gear/index.ts';
+import { FAMILY_KEYS, servesJob, traitsOf, type Rope } from '../gear/index.ts';
 import { slotsOf } from '../parts/index.ts';
 import {
   descentOf,
@@ -77,7 +77,7 @@ describe('a set-up from six answers', () => {
   it('offers what serves the job, if only where its maker says so', () => {
     for (const template of TEMPLATE_IDS) {
       const { job } = TEMPLATES[template];
-      expect(familiesFor(template)).toEqual(FAMILY_KEYS.filter((f) => servesJob(f, job)));
+      expect(new Set(familiesFor(template))).toEqual(new Set(FAMILY_KEYS.filter((f) => servesJob(f, job))));
       expect(familiesFor(template).length, template).toBeGreaterThan(0);
     }
   });
@@ -172,5 +172,20 @@ describe('what would sharpen it most', () => {
   it('a complete rig of every kind is gone through without a failure', () => {
     for (const { name, setup: s } of variedSetups().filter((_, i) => i % 16 === 0))
       for (const f of sharpen(s)) expect(Number.isFinite(f.swing), name).toBe(true);
+  });
+});
+
+describe('devices that one is asked about first', () => {
+  it('are those made for the job, before those that some makers allow', () => {
+    for (const template of TEMPLATE_IDS) {
+      const { job } = TEMPLATES[template];
+      const made = familiesFor(template).map((f) => traitsOf(f).made.includes(job));
+      expect(made, template).toEqual([...made].sort((a, b) => Number(b) - Number(a)));
+      expect(made.length).toBeGreaterThan(0);
+    }
+    expect(familiesFor('tree-stationary').at(-1)).not.toBe('multi-ascender');
+    expect(familiesFor('tree-stationary').indexOf('multi-ascender')).toBeLessThan(
+      familiesFor('tree-stationary').indexOf('eared-eight'),
+    );
   });
 });
