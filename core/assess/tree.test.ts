@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { fillTemplate, METRIC } from '../finding/index.ts';
-import { variation, VARIATIONS, wellRigged, withItem, type Setup, type Tree } from '../rig/index.ts';
+import { BLANK_TREE, variation, VARIATIONS, wellRigged, withItem, type Setup, type Tree } from '../rig/index.ts';
 import { changed, club, filled, SETUPS } from '../samples/index.ts';
 import { constant } from '../sources/index.ts';
 import { assess } from './index.ts';
@@ -204,15 +204,7 @@ describe('what hangs on a stationary line', () => {
 
 describe('a tree of which nothing is said', () => {
   it('is never clear, and every part of it is asked', () => {
-    const blank = inTree(moving, {
-      tried: 'unknown',
-      overLimb: 'unknown',
-      limbOutM: null,
-      limbBelowM: null,
-      comingBack: 'unknown',
-      second: 'unknown',
-      saw: 'unknown',
-    });
+    const blank = inTree(moving, BLANK_TREE);
     const open = assess(blank)
       .findings.filter((f) => f.severity === 'untested')
       .map((f) => f.code);

@@ -15,6 +15,7 @@ import { SchemaField } from '../../ui/SchemaField';
 import { useUndoable } from '../../ui/useUndoable';
 import { useSchemaForm } from '../../ui/useSchemaForm';
 import { DeclarationsField, type DeclarationDraft } from './DeclarationsField';
+import { MeasurePicture } from '../../drawing/measures/MeasurePicture';
 import { FoldedThreadings } from '../../drawing/threaded/lazy';
 import { OnlyTypical, StartFrom, TypicalNote } from './Typical';
 import { blankOf } from './blank';
@@ -123,15 +124,20 @@ function ItemForm({ kind, thing, gone }: ItemFormProps) {
       />
     ) : fieldMeta(field) ? (
       <div key={key} className={fieldMeta(field)!.multiline ? 'col-span-full' : ''}>
-        <SchemaField
-          schema={field}
-          value={form.values[key]}
-          onChange={(value) => {
-            form.change(key, value);
-            own(key);
-          }}
-          error={form.errorAt(key)}
-        />
+        <div className="flex items-start gap-3">
+          <div className="min-w-0 flex-1">
+            <SchemaField
+              schema={field}
+              value={form.values[key]}
+              onChange={(value) => {
+                form.change(key, value);
+                own(key);
+              }}
+              error={form.errorAt(key)}
+            />
+          </div>
+          {fieldMeta(field)!.quantity && <MeasurePicture kind={kind} field={key} values={form.values} />}
+        </div>
         {assumed.includes(key) && <TypicalNote kind={kind} field={key} schema={field} onOwn={() => own(key)} />}
       </div>
     ) : null;
