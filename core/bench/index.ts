@@ -8,4 +8,4 @@ export {
 } from './trial.ts';
 export { nextTrial, trialsAtMost, type Proposal, type Tried } from './tuning.ts';
 export { transferOf, type Transfer, type TunedRope } from './transfer.ts';
-export { ropeStateOf, sameState, trialsNow, tunedRopes, tuningState, type TuningState } from './state.ts';
+export { nextAt, ropeStateOf, sameState, trialsNow, tunedRopes, tuningState, type TuningState } from './state.ts';

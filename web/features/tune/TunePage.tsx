@@ -2,17 +2,24 @@ import { nanoid } from '@reduxjs/toolkit';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import {
-  nextTrial,
+  nextAt,
   ropeStateOf,
   transferOf,
   trialsAtMost,
-  trialsNow,
   tunedRopes,
   tuningState,
   type Proposal,
   type Transfer,
 } from '@core/bench';
-import { deviceSchema, traitsOf, TUNING_EVENTS, type Device, type Rope, type TuningEntry } from '@core/gear';
+import {
+  deviceSchema,
+  traitsOf,
+  TUNING_EVENTS,
+  type Device,
+  type Rope,
+  type TuningEntry,
+  type TuningTrial,
+} from '@core/gear';
 import { NotFound } from '../../app/NotFound';
 import { usePlace } from '../../app/place';
 import { useWords } from '../../app/preferences';
@@ -85,14 +92,7 @@ function Tuning({ device, rope }: { device: Device; rope: Rope }) {
   const settings = device.bollardSettings;
   const state = tuningState(device, rope);
   const transfer = transferOf(tunedRopes(device), ropeStateOf(rope));
-  const trials = state.kind === 'begun' || state.kind === 'tuned' ? trialsNow(device, rope.id) : [];
-  const start = transfer.kind === 'setting' ? transfer.setting.best : undefined;
-  const next =
-    settings === null
-      ? null
-      : state.kind === 'tuned'
-        ? ({ kind: 'tuned', setting: state.setting } as const)
-        : nextTrial(trials, settings, start);
+  const { next, trials } = nextAt(device, rope, transfer.kind === 'setting' ? transfer.setting.best : undefined);
   const happened = (what: keyof typeof TUNING_EVENTS, of: string | null) =>
     add(
       { kind: 'event', id: nanoid(), ropeId: of, what, at: new Date().toISOString(), note: '' },
@@ -117,12 +117,18 @@ function Tuning({ device, rope }: { device: Device; rope: Rope }) {
               <li>The maker’s instructions come first: some fix the setting for a rope, or forbid it.</li>
             </ul>
           </details>
-          <Proposed next={next!} settings={settings} done={trials.length} transfer={transfer} />
-          {next!.kind !== 'none' && next!.kind !== 'tuned' && (
+          <Proposed
+            next={next}
+            settings={settings}
+            done={trials.length}
+            transfer={transfer}
+            weather={trials.at(-1)?.weather ?? 'dry'}
+          />
+          {next.kind !== 'none' && next.kind !== 'tuned' && (
             <TrialEntry
-              key={`${trials.length}/${next!.setting}`}
+              key={`${trials.length}/${next.setting}`}
               draftKey={`${place}/tune/${device.id}/${rope.id}`}
-              setting={next!.setting}
+              setting={next.setting}
               massKg={trials.at(-1)?.massKg ?? data.people[0]?.massKg ?? null}
               onWrite={(result) =>
                 add(
@@ -209,9 +215,10 @@ interface ProposedProps {
   readonly settings: number;
   readonly done: number;
   readonly transfer: Transfer;
+  readonly weather: TuningTrial['weather'];
 }
 
-function Proposed({ next, settings, done, transfer }: ProposedProps) {
+function Proposed({ next, settings, done, transfer, weather }: ProposedProps) {
   if (next.kind === 'none')
     return (
       <p role="alert" className="mt-4 rounded-lg bg-stop-wash px-4 py-3 text-stop">
@@ -233,7 +240,7 @@ function Proposed({ next, settings, done, transfer }: ProposedProps) {
         </span>
         <span className="block">
           {tuned
-            ? 'Two good trials. It holds for this rope as it is now, for who hung in it and lighter, dry as it was.'
+            ? `Two good trials. It holds for this rope as it is now, for who hung in it and lighter, ${weather} as it was.`
             : `Of ${settings}, 1 grips least. Trial ${done + 1}, usually ${trialsAtMost(settings)} at most.`}
         </span>
         {!tuned && done === 0 && (
