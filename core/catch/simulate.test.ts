@@ -254,15 +254,28 @@ describe('laws', () => {
       }),
     );
   });
-  it('more free fall never lowers a force, nor raises what is left below', () => {
+  it('more free fall never lowers a force, nor raises what is left below, on a belay that does not move', () => {
     fc.assert(
-      fc.property(anyFall, fc.double({ min: 0.05, max: 3, noNaN: true }), (f, more) => {
+      fc.property(anyFall, fc.double({ min: 0.05, max: 3, noNaN: true }), (any, more) => {
+        const f = { ...any, belayer: 'fixed' as const };
         const one = simulateCatch(f);
         const other = simulateCatch({ ...f, freeFallM: f.freeFallM + more });
         fc.pre(!one.reachedPiece && !other.reachedPiece && !one.unfinished && !other.unfinished);
         expect(other.climberN * SLACK).toBeGreaterThanOrEqual(one.climberN);
-        // Down from where the climber let go: the way after the jerk alone can be a hand shorter, when the belayer was thrown up sooner.
-        expect(more + other.downM + 0.001).toBeGreaterThanOrEqual(one.downM);
+        // Down from where the climber let go.
+        expect(more + other.downM + 1e-9).toBeGreaterThanOrEqual(one.downM);
+      }),
+    );
+  });
+  it('with a belayer who is lifted more free fall never lowers the force either, but for a hundredth', () => {
+    // Whoever is thrown up sooner gives sooner: of 60,000 falls the worst was 0.4 % softer. The way down is no law there: it can be shorter by more than half a metre.
+    fc.assert(
+      fc.property(anyFall, fc.double({ min: 0.05, max: 3, noNaN: true }), (any, more) => {
+        const f = { ...any, belayer: 'free' as const };
+        const one = simulateCatch(f);
+        const other = simulateCatch({ ...f, freeFallM: f.freeFallM + more });
+        fc.pre(!one.reachedPiece && !other.reachedPiece && !one.unfinished && !other.unfinished);
+        expect(other.climberN * 1.01).toBeGreaterThanOrEqual(one.climberN);
       }),
     );
   });
