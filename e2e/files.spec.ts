@@ -88,6 +88,8 @@ test('a workspace of version 3 is read in: what was chosen for other jobs is a s
 test('the set-up card prints on one page', async ({ page }) => {
   for (const id of ['setup-low-span', 'setup-high-span', 'setup-ledge-two', 'setup-parapet-tube']) {
     await open(page, `/demo/setups/${id}/card`);
+    // With everything on it: the code is made a moment later.
+    await expect(page.getByRole('img', { name: /^QR code of/ })).toBeVisible();
     const pdf = (await page.pdf({ format: 'A4', preferCSSPageSize: true })).toString('latin1');
     expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
   }

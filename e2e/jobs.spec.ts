@@ -54,7 +54,7 @@ for (const template of Object.values(TEMPLATES)) {
     expect(await codes(page)).not.toContain('rig.part-missing');
     await passPauses(page);
     await page.getByRole('button', { name: 'Check before use' }).click();
-    await page.getByRole('button', { name: /Alone/ }).click();
+    await page.getByRole('dialog').getByRole('button', { name: /Alone/ }).click();
     const counter = page.locator('[data-half="climber"]');
     await expect(counter).toContainText(/^1\/\d+|1\/\d+/);
     const total = Number(/\d+\/(\d+)/.exec(await counter.innerText())![1]);

@@ -131,9 +131,13 @@ function Card({ setup }: { setup: Setup }) {
       <p className="mt-3 text-sm text-ink-2 print:text-[9px]">
         Calculated from what was entered, not seen. The instructions of the makers, local codes and licensed practice
         come first.
-        {share?.squares
-          ? ' The code carries the whole set-up, persons and measures too: a copy to check on another phone.'
-          : ''}
+        {share?.squares && (
+          // On paper there is not a line to spare.
+          <span className="print:hidden">
+            {' '}
+            The code carries the whole set-up, persons and measures too: a copy to check on another phone.
+          </span>
+        )}
       </p>
     </div>
   );

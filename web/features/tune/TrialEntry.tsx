@@ -70,8 +70,8 @@ export function TrialEntry({ draftKey, setting, massKg: usual, onWrite }: TrialE
           <SchemaField
             schema={massKg}
             value={draft.massKg}
-            onChange={(v) => change({ massKg: typeof v === 'number' ? v : null })}
-            error={asked && draft.massKg === null ? 'A value is needed here.' : undefined}
+            onChange={(v) => change({ massKg: typeof v === 'number' && Number.isFinite(v) ? v : null })}
+            error={asked ? massKg.safeParse(draft.massKg).error?.issues[0]?.message : undefined}
           />
           <SchemaField
             schema={weather}
