@@ -28,6 +28,10 @@ describe('a third hand of three parts', () => {
   );
   it('lifting 10 to 15 cm takes 30 to 45 cm of rope', () =>
     expect([0.1, 0.15].map(hauledM)).toEqual([expect.closeTo(0.3), expect.closeTo(0.45)]));
+  it('is told with the lift that is common: 10 to 15 cm', () => {
+    const { low, high } = value(base, 'pick.haul', 'hauled');
+    expect([low, high]).toEqual([expect.closeTo(0.3), expect.closeTo(0.45)]);
+  });
   it('laws: the heavier, the harder; the better the pulley, the easier, and never less than a third', () => {
     const eta = fc.double({ min: 0.3, max: 1, noNaN: true });
     fc.assert(

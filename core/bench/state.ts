@@ -6,6 +6,7 @@ import {
   type TuningEntry,
   type TuningTrial,
 } from '../gear/index.ts';
+import { threshold } from '../sources/index.ts';
 import { nextTrial, type Proposal } from './tuning.ts';
 import type { TunedRope } from './transfer.ts';
 
@@ -16,10 +17,10 @@ export const ropeStateOf = ({ measuredDiameterMm, nominalDiameterMm, sheath, sti
   stiffness,
 });
 
-/** A measured rope differs by this much before it counts as another thickness: twice what a caliper is uncertain by. */
-const SAME_MM = 0.2;
 export const sameState = (a: RopeState, b: RopeState): boolean =>
-  a.sheath === b.sheath && a.stiffness === b.stiffness && Math.abs(a.diameterMm - b.diameterMm) <= SAME_MM + 1e-9;
+  a.sheath === b.sheath &&
+  a.stiffness === b.stiffness &&
+  Math.abs(a.diameterMm - b.diameterMm) <= threshold('sameRopeMm') + 1e-9;
 
 /** Whether the record of a device says that it is tuned to a rope, as that is now. */
 export type TuningState =

@@ -1,4 +1,5 @@
 import type { RopeState } from '../gear/index.ts';
+import { threshold } from '../sources/index.ts';
 import { interval, type Interval } from '../units/index.ts';
 
 /** A rope on which a setting was found. */
@@ -40,7 +41,7 @@ export function transferOf(tuned: readonly TunedRope[], rope: RopeState): Transf
   if (rope.stiffness === 'unknown') return { kind: 'outside', why: 'stiffness' };
   for (const [i, name] of names.entries()) {
     const column = rows.map((r) => r[i]!);
-    const slack = i === 0 ? NEAR_MM : 0;
+    const slack = i === 0 ? threshold('sameRopeMm') : 0;
     if (rows.length > 0 && wanted[i]! < Math.min(...column) - slack)
       return { kind: 'outside', why: i === 0 ? 'thinner' : (name as 'sheath' | 'stiffness') };
     if (rows.length > 0 && wanted[i]! > Math.max(...column) + slack)
@@ -68,8 +69,6 @@ export function transferOf(tuned: readonly TunedRope[], rope: RopeState): Transf
   return { kind: 'setting', setting: interval(best - half, best, best + half), from: all.length };
 }
 
-/** A rope this much beyond the thinnest or thickest one tuned is still told something: that of a caliper. */
-const NEAR_MM = 0.2;
 /** Variance of a number that was rounded to a whole one: 1/12 (uniform distribution). */
 const ROUNDING = 1 / 12;
 

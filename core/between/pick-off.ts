@@ -23,12 +23,10 @@ export const pickOffJudge: Judge = {
   reads: (_, ctx) => ctx.setup.attachments.flatMap((a) => [a.end.id, ...a.pieces.map((p) => p.id)]),
 };
 
-/** A hand's width to a forearm: as far as a casualty is lifted until their device is free. */
-const LIFT_M = interval(0.1, 0.12, 0.15);
-
 function haul(ref: Ref, massKg: number): Finding {
   const pulleys = haulThreeN(massKg, constant('pulleyEfficiency'));
   const connectors = haulThreeN(massKg, constant('connectorEfficiency'));
+  const lift = constant('pickOffLiftM');
   const [arms, weight] = [threshold('haulArmsMostN'), threshold('haulWeightMostN')];
   const severity: Severity = pulleys.best > weight ? 'mind' : 'clear';
   const how =
@@ -57,7 +55,7 @@ function haul(ref: Ref, massKg: number): Finding {
         key: 'hauled',
         label: 'Rope to haul',
         quantity: 'lengthM',
-        value: interval(hauledM(LIFT_M.low), hauledM(LIFT_M.best), hauledM(LIFT_M.high)),
+        value: interval(hauledM(lift.low), hauledM(lift.best), hauledM(lift.high)),
       },
     ],
   });

@@ -398,6 +398,13 @@ export const CONSTANTS = {
   tuningBounceMm: one(50, 'mm', 'the same, in three bounces', 'practice-tuning'),
   tuningHandN: one(100, 'N', 'hand force going down, above which a bollard grips too much', 'practice-tuning'),
   tuningDragN: one(30, 'N', 'pull that draws rope through, above which a bollard grips too much', 'practice-tuning'),
+  sameRopeMm: one(
+    0.2,
+    'mm',
+    'difference in thickness up to which a rope is as it was: twice that of a caliper',
+    'practice-tuning',
+  ),
+  pickOffLiftM: c(0.1, 0.12, 0.15, 'm', 'lift until the device of a casualty carries nothing', 'practice-pick-off'),
   tuningHeavier: one(
     1.1,
     '1',

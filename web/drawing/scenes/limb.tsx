@@ -1,5 +1,6 @@
 import { limbSwing } from '@core/between';
 import { templateOf, withFields, type Setup, type Tree } from '@core/rig';
+import { threshold } from '@core/sources';
 import { printNumber, printQuantity, type UnitSystem } from '@core/units';
 import { Dragged } from '../Dragged';
 import type { DrawingProps } from '../drawing-props';
@@ -70,7 +71,7 @@ export function Limb({ tree, ropeX, geometry, system }: LimbProps) {
         anchor="end"
         label={['down', say(swing.dropM)]}
         shift={14}
-        tone={swing.dropM > 1.5 ? 'stop' : swing.dropM > 0.5 ? 'mind' : 'plain'}
+        tone={swing.dropM > threshold('limbStopM') ? 'stop' : swing.dropM > threshold('limbMindM') ? 'mind' : 'plain'}
       />
       <Label at={vec(Math.min(WIDTH - 6, at.x + 4), at.y - 36)} anchor={at.x > WIDTH - 90 ? 'end' : 'start'}>
         {[`${say(tree.limbOutM!)} out`, `${printNumber(Math.round(swing.angleDeg), 'angleDeg', system)}°`]}
