@@ -24,7 +24,7 @@ test('a broken file is refused with its path and changes nothing', async ({ page
   await give(page, 'broken.zevrin.json', broken);
   const alert = page.getByRole('alert');
   await expect(alert).toContainText('broken.zevrin.json was not read in. Nothing here has changed.');
-  await expect(alert).toContainText(/workspace\.setups\[\d+\]\.attachments\[1\]\.end\.wraps/);
+  await expect(alert).toContainText(/workspace\.setups\[\d+\]\.attachments\[\d+\]\.end\.wraps/);
   await expect(alert).toContainText('Read: "four"');
   await give(page, 'newer.zevrin.json', `{"format":"zevrin","version":${VERSION + 1},"kind":"workspace"}`);
   await expect(alert).toContainText(`newer Zevrin (version ${VERSION + 1})`);

@@ -46,6 +46,18 @@ export async function seriousAxe(page: Page): Promise<string[]> {
     .map((v) => `${v.id}: ${v.nodes.map((n) => `${n.html} ${n.failureSummary}`).join(' | ')}`);
 }
 
+/** Text of the verdict and of what is found that is read at less than 7:1 (WCAG 2.2, 1.4.6). */
+export async function paleVerdicts(page: Page): Promise<string[]> {
+  await page.evaluate(axeSource);
+  const results = await page.evaluate(() =>
+    (window as unknown as { axe: { run: (context: object, options: object) => Promise<AxeResults> } }).axe.run(
+      { include: [['[data-testid="verdict"]'], ['[data-finding]']] },
+      { runOnly: ['color-contrast-enhanced'], rules: { 'color-contrast-enhanced': { enabled: true } } },
+    ),
+  );
+  return results.violations.flatMap((v) => v.nodes.map((n) => `${n.html} ${n.failureSummary}`));
+}
+
 /** Opens a place of a workspace and waits until its data is there. */
 export async function open(page: Page, path: string) {
   await page.goto(path);

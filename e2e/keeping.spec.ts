@@ -84,6 +84,9 @@ test('a measured diameter beats the label, in every plan that uses the rope', as
   await open(page, '/demo/locker/rope/rope-usnea');
   await page.getByLabel('Measured diameter of the rope').fill('8.4');
   await page.getByRole('button', { name: 'Save' }).click();
+  // The form is read before it is written: only then is there something to wait for.
+  await expect(page.getByRole('heading', { name: 'Locker', level: 1 })).toBeVisible();
+  await saved(page);
   await open(page, '/demo/setups/setup-low-span');
   await expect(page.locator('[data-finding="fit.rope-too-thin"]')).toHaveAttribute('data-severity', 'stop');
   await expect(page.locator('[data-mark="device"]')).toBeVisible();

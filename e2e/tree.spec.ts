@@ -42,13 +42,72 @@ test('a tree in the form: what is not said is asked, a saw on one attachment is 
   await expect(second).toHaveAttribute('data-severity', 'stop');
   await choose('The tie-in point was tried from the ground by', 'Nobody');
   await expect(page.locator('[data-finding="tree.fork-load"]')).toHaveAttribute('data-severity', 'stop');
-  const out = page.getByLabel('Out along a limb', { exact: true });
+  const out = page.getByRole('textbox', { name: 'Out along the limb', exact: true });
   await out.fill('9 ft 10 in');
   await out.press('Tab');
   await expect(out).toHaveValue('3');
   await out.fill('200');
   await out.press('Tab');
   await expect(page.getByText(/200.*(20|between)|at most/).first()).toBeVisible();
+});
+
+test('three ways of being on the line: built whole, with lengths from the body, and a second limb with its own swing', async ({
+  page,
+}) => {
+  await open(page, '/demo/setups/choice-beech');
+  const build = async (name: string) => {
+    await page.getByRole('button', { name: 'Build it as …' }).click();
+    await page.getByRole('menuitem', { name: new RegExp(`^${name}`) }).click();
+  };
+  await build('Walk up the rope');
+  const lengths = page.getByRole('figure').filter({ hasText: 'Lengths for Tomas Reedling' });
+  // Chin 41 cm above the tie-in, the device about 25 cm long: 11 cm of tether, from 4 to 16.
+  await expect(lengths).toContainText(/Tether 11\scm \(4 to 16\)/);
+  await expect(page.getByRole('button', { name: /^Knee ascender/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Add …' }).click();
+  await page.getByRole('menuitem', { name: /another limb/i }).click();
+  await expect(page.locator('[data-finding="tree.limb-swing"][data-severity="untested"]')).toContainText(/second limb/);
+  const out = page.getByRole('slider', { name: 'Out along the second limb' });
+  await out.focus();
+  for (let i = 0; i < 16; i++) await page.keyboard.press('ArrowRight');
+  await expect(out).toHaveAttribute('aria-valuetext', /^4/);
+  await expect(page.locator('[data-finding="tree.limb-swing"]')).toHaveCount(2);
+  await build('Out on a limb');
+  await expect(page.getByRole('button', { name: /^Knee ascender/ })).toHaveCount(0);
+  await saved(page);
+  await page.reload();
+  await expect(page.getByRole('slider', { name: 'Out along the second limb' })).toHaveAttribute('aria-valuetext', /^4/);
+  expect(await seriousAxe(page)).toEqual([]);
+});
+
+test('a rappel from a tree: the hitch stays above the device, and the order of the change is a tap away', async ({
+  page,
+}) => {
+  await open(page, '/demo/setups/setup-beech-down');
+  await expect(verdict(page)).toContainText('Mind');
+  await expect(page.getByRole('button', { name: /^Hitch above the device/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Order of steps' }).click();
+  await expect(page.getByText(/the hitch stays above it/).first()).toBeVisible();
+  await expect(verdict(page)).toContainText('No fault found');
+});
+
+test('pick-off: a slack link and a link too few are Stops; what holds is shown for both', async ({ page }) => {
+  await open(page, '/demo/setups/setup-drill');
+  await page.getByRole('button', { name: /^Short link/ }).click();
+  const runs = page.getByRole('combobox', { name: 'The short link runs', exact: true });
+  await runs.selectOption({ label: 'Slack' });
+  await expect(page.locator('[data-finding="pick.link"][data-severity="stop"]')).toBeVisible();
+  await runs.selectOption({ label: 'Tight' });
+  await expect(page.locator('[data-finding="pick.link"][data-severity="stop"]')).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: 'A third hand from your locker' })).toBeVisible();
+  await page.getByRole('button', { name: 'Take away …' }).click();
+  await page.getByRole('menuitem', { name: /Second link/ }).click();
+  await expect(page.locator('[data-finding="pick.one-link"]')).toHaveAttribute('data-severity', 'stop');
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(page.locator('[data-finding="pick.one-link"][data-severity="stop"]')).toHaveCount(0);
+  await page.getByRole('link', { name: 'What still holds' }).first().click();
+  await expect(page.getByText('Ilse Marrowby').first()).toBeVisible();
+  expect(await seriousAxe(page)).toEqual([]);
 });
 
 test('a bollard is tuned to a new rope on a phone, with a reload in the middle, and the set-up knows it until the rope is washed', async ({
@@ -102,6 +161,32 @@ test('a bollard is tuned to a new rope on a phone, with a reload in the middle, 
   await expect(page.getByRole('alert')).toHaveText(/the rope was washed since/);
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(proposal).toHaveText(/^6Tuned to this rope/);
+});
+
+test('a stationary line in run mode: walked up, out along the limb, up again and down, with a reload out on the limb', async ({
+  page,
+}) => {
+  test.setTimeout(90_000);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await open(page, '/demo/setups/choice-beech');
+  await page.getByRole('button', { name: /^Findings/ }).click();
+  await page.getByRole('button', { name: 'Order of steps' }).click();
+  await expect(verdict(page)).toContainText('No fault found');
+  await page.getByRole('link', { name: 'Go through it' }).click();
+  const steps = stepsOf(newSequence('tree-walk', 'x', ''));
+  const out = steps.findIndex((s) => s!.id === 'walk-out') + 1;
+  const heading = page.getByRole('heading', { level: 2 });
+  for (const s of steps.slice(0, out)) {
+    await expect(heading).toHaveText(inWords(s!.does, 'rappel'));
+    await doStep(page);
+  }
+  await saved(page);
+  await page.reload();
+  for (const s of steps.slice(out)) {
+    await expect(heading).toHaveText(inWords(s!.does, 'rappel'));
+    await doStep(page);
+  }
+  await expect(page.getByText(`All ${steps.length} steps gone through`)).toBeVisible();
 });
 
 test('pick-off in run mode on a phone: the clock of the one who hangs goes on through a reload, and the order with it', async ({

@@ -1,4 +1,4 @@
-import { expect, open, seriousAxe, test } from './helpers.ts';
+import { expect, open, paleVerdicts, seriousAxe, test } from './helpers.ts';
 
 const VIEWS = [
   '/',
@@ -37,6 +37,9 @@ const RIGS = [
   '/demo/setups/setup-ledge-two',
   '/demo/setups/setup-beech-7',
   '/demo/setups/choice-beech',
+  '/demo/setups/setup-beech-down',
+  '/demo/setups/setup-drill',
+  '/demo/setups/setup-drill/holds',
   '/demo/locker/device/device-bough/tune',
   '/demo/setups/setup-ledge-two/holds',
   '/demo/setups/setup-parapet/card',
@@ -113,3 +116,16 @@ for (const [width, height] of [
     }
   });
 }
+
+for (const theme of ['light', 'dark'] as const)
+  test(`verdict and findings are read at 7:1, ${theme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: theme });
+    // Clear, Mind, Not tested and Stop, each with what was found.
+    for (const id of ['setup-low-span', 'choice-beech', 'setup-drill', 'setup-high-span']) {
+      await open(page, `/demo/setups/${id}`);
+      await expect(page.locator('[data-finding]').first()).toBeVisible();
+      expect(await paleVerdicts(page), id).toEqual([]);
+      await page.locator('[data-finding]').first().getByRole('button').first().click();
+      expect(await paleVerdicts(page), `${id}, one unfolded`).toEqual([]);
+    }
+  });

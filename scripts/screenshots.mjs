@@ -119,11 +119,16 @@ await at({ width: 1280, height: 900 }, '/demo/setups/setup-wall-alone', 'alone.p
   await page.mouse.wheel(0, 420);
   await page.waitForTimeout(600);
 });
-await at(DESK, '/demo/setups/choice-beech', 'tree.png');
-await at({ width: 1280, height: 900 }, '/demo/setups/setup-ledge-two', 'two-seconds.png', async (page) => {
-  await page.getByRole('button', { name: /^Device at the anchor/ }).click();
-  await page.getByLabel('The two ropes leave the device').selectOption('crossed');
-  await page.getByRole('heading', { level: 1 }).scrollIntoViewIfNeeded();
+await at({ width: 1280, height: 1100 }, '/demo/setups/choice-beech', 'tree.png', async (page) => {
+  await page.getByRole('button', { name: 'Build it as …' }).click();
+  await page.getByRole('menuitem', { name: /^Walk up the rope/ }).click();
+  await page.getByRole('figure').filter({ hasText: 'Lengths for' }).scrollIntoViewIfNeeded();
+});
+await at(DESK, '/demo/locker/device/device-bough', 'threading.png', async (page) => {
+  await page.locator('summary', { hasText: 'How the rope runs in it' }).click();
+  await page.getByText('Step by step').scrollIntoViewIfNeeded();
+  await page.mouse.move(700, 500);
+  await page.mouse.wheel(0, 260);
 });
 await at(PHONE, '/demo/hands?seed=7', 'hands.png', async (page) => {
   await page.getByRole('button', { name: 'Begin' }).click();
@@ -134,8 +139,10 @@ await at(DESK, '/demo/setups/setup-high-span/holds', 'holds.png', (page) =>
   page.locator('[data-row="brakeHand"]').getByRole('button').click(),
 );
 await at(DESK, '/demo/steps/sequence-low-span', 'steps.png');
-await at(PHONE, '/demo/steps/sequence-wall/run', 'run-phone.png', async (page) => {
+await at(PHONE, '/demo/steps', 'run-phone.png', async (page) => {
+  await page.getByRole('button', { name: /^Take it: Pick off somebody/ }).click();
+  await page.getByRole('link', { name: 'Go through it' }).click();
+  await page.getByRole('group', { name: 'Motionless since' }).getByRole('button', { name: '2 min' }).click();
   for (let i = 0; i < 4; i += 1) await page.getByRole('button', { name: /^Done/ }).click();
-  await page.getByRole('button', { name: 'The lanyard is locked' }).click();
 });
 await browser.close();

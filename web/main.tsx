@@ -2,7 +2,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { setNonce } from 'get-nonce';
 import { App } from './app/App';
-import { warnWhenUnsaved } from './app/session';
+import { warnWhenUnsaved } from './app/open-sessions';
 import './styles.css';
 
 // Radix adds style elements of its own; with the nonce of this page they pass the content security policy.

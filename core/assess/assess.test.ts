@@ -118,18 +118,13 @@ describe('nothing goes unjudged in silence', () => {
     }
   });
 
-  it('what no scene knows yet is named: a leader’s fall, both persons of a pick-off', () => {
+  it('what no scene knows yet is named: a leader’s fall', () => {
     const says = (setup: Setup) => whole.get(setup) ?? notJudged(setup, JUDGES);
     expect(
       says(filled(SETUPS['belay-leader']))
         .map((f) => f.says)
         .join(),
     ).toMatch(/how hard a fall is/);
-    expect(
-      says(filled(SETUPS['pick-off']))
-        .map((f) => f.says)
-        .join(),
-    ).toMatch(/how both persons are attached/);
     expect(says(rappelDouble)).toEqual([]);
   });
 });

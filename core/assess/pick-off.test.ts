@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { Device } from '../gear/index.ts';
 import { hauledM, haulThreeN } from '../geometry/index.ts';
 import { contextOf } from '../parts/index.ts';
-import { withItem, type Setup } from '../rig/index.ts';
+import { variation, wellRigged, withFields, withItem, without, type Setup } from '../rig/index.ts';
 import { club, filled, SETUPS } from '../samples/index.ts';
 import { exactly } from '../units/index.ts';
 import { assess } from './index.ts';
@@ -78,11 +79,65 @@ describe('two on one device', () => {
     const limit = 1.5 / need;
     expect([limit * 0.97, limit * 1.03].map((n) => find(at(n), 'pick.hand')!.severity)).toEqual(['stop', 'clear']);
   });
-  it('how both are attached is not judged yet, and said so', () => {
-    const open = assess(withMasses(80, 60))
-      .findings.filter((f) => f.code === 'rig.not-judged')
-      .map((f) => f.says);
-    expect(open.join()).toMatch(/how both persons are attached/);
-    expect(open.join()).not.toMatch(/lifted off/);
+});
+
+describe('the anchor with two on it', () => {
+  it('160 kg: 1.57 kN, 3.1 with a jerk, 6.3 over a fork', () => {
+    const two = withMasses(80, 80);
+    expect(value(two, 'pick.anchor-load', 'still').best).toBeCloseTo(1.57, 2);
+    expect(value(two, 'pick.anchor-load', 'jerk').best).toBeCloseTo(3.14, 2);
+    expect(value(two, 'pick.anchor-load', 'fork').best).toBeCloseTo(6.28, 2);
+    expect(find(withItem(two, 'climber', null), 'pick.anchor-load')).toBeUndefined();
+  });
+});
+
+describe('how the casualty is attached', () => {
+  const severities = (s: Setup, code: string) =>
+    assess(s)
+      .findings.filter((f) => f.code === code)
+      .map((f) => f.severity);
+  it('nothing of it is left unjudged', () => {
+    expect(assess(base).findings.filter((f) => f.code === 'rig.not-judged')).toEqual([]);
+    expect(severities(base, 'pick.link')).toEqual(['clear', 'clear']);
+  });
+  it('linked to nothing is Stop; one link is Stop, unless they still hang in their own device', () => {
+    const none = without(without(base, 'link'), 'spare');
+    expect(severities(none, 'pick.link')).toEqual(['stop']);
+    const one = without(base, 'spare');
+    expect(severities(one, 'pick.one-link')).toEqual(['stop']);
+    const before = filled(wellRigged(variation('casualty-device').add(one)!));
+    const hangsIn = (item: Device | null) => severities(withItem(before, 'stuck-device', item), 'pick.one-link');
+    const clamp = club.clubItems.find((i): i is Device => i.id === 'device-burr')!;
+    // A tube holds nobody whose hand does nothing; a clamp does; what is not chosen is not known.
+    expect([hangsIn(clamp), hangsIn(club.groovedTube), hangsIn(null)]).toEqual([['clear'], ['stop'], ['untested']]);
+    expect(severities(before, 'pick.own-device')).toEqual(['mind']);
+    const stuckIn = (item: Device) => find(withItem(before, 'stuck-device', item), 'pick.own-device')!.because;
+    expect(stuckIn(clamp)).toMatch(/holds until/);
+    expect(stuckIn(club.groovedTube)).not.toMatch(/holds until/);
+  });
+  it('both links in one place are minded', () => {
+    const same: Setup = {
+      ...base,
+      attachments: base.attachments.map((a) =>
+        a.id === 'spare' && a.end.kind === 'clip' ? { ...a, end: { ...a.end, to: 'deviceConnector' } } : a,
+      ),
+    };
+    expect(severities(same, 'pick.one-link')).toEqual(['mind']);
+  });
+  it('a slack short link is Stop, a slack second one minded, one of which nothing is said Not tested', () => {
+    const tight = (ref: string, how: string) => severities(withFields(base, ref, { tight: how }), 'pick.link').sort();
+    expect(tight('link-end', 'slack')).toEqual(['clear', 'stop']);
+    expect(tight('spare-end', 'slack')).toEqual(['clear', 'mind']);
+    expect(tight('link-end', 'unknown')).toEqual(['clear', 'untested']);
+  });
+  it('a link is long from 60 cm, both sides', () => {
+    const long = (measuredMm: number) => severities(withFields(base, 'link-sling', { measuredMm }), 'pick.link').length;
+    expect([599, 601].map(long)).toEqual([2, 3]);
+  });
+  it('a link carries the casualty alone; the device carries both', () => {
+    const ctx = contextOf(withMasses(80, 60));
+    const at = (id: string) => ctx.load(ctx.attachment(id))!;
+    expect([at('link').persons, at('link').massKg]).toEqual(['one', 60]);
+    expect([at('main').persons, at('main').massKg]).toEqual(['two', 70]);
   });
 });

@@ -1,6 +1,16 @@
 import { describe, expect, it } from 'vitest';
+import { redirectWeights } from '../geometry/index.ts';
 import { fillTemplate, METRIC } from '../finding/index.ts';
-import { BLANK_TREE, variation, VARIATIONS, wellRigged, withItem, type Setup, type Tree } from '../rig/index.ts';
+import {
+  BLANK_TREE,
+  variation,
+  VARIATIONS,
+  wellRigged,
+  withItem,
+  without,
+  type Setup,
+  type Tree,
+} from '../rig/index.ts';
 import { changed, club, filled, SETUPS } from '../samples/index.ts';
 import { constant } from '../sources/index.ts';
 import { assess } from './index.ts';
@@ -40,8 +50,8 @@ describe('the tie-in point', () => {
 });
 
 describe('out along a limb', () => {
-  const limb = (limbOutM: number | null, limbBelowM: number | null, more: Partial<Tree> = {}) =>
-    inTree(moving, { limbOutM, limbBelowM, ...more });
+  const limb = (outM: number | null, belowM: number | null, more: Partial<Tree> = {}, riseDeg = 0) =>
+    inTree(moving, { limbs: [{ id: 'limb', outM, belowM, riseDeg }], ...more });
   it.each([
     // angle 30 deg: out = below tan 30; drop 0.5 m.
     [1.0, 5, 'clear'],
@@ -57,6 +67,51 @@ describe('out along a limb', () => {
   ] as const)('%s m out, %s m below: %s', (out, below, expected) =>
     expect(severity(limb(out, below), 'tree.limb-swing')).toBe(expected),
   );
+  it('a limb that rises brings one nearer to the tie-in, and one that falls away farther', () => {
+    // 4 m out, rising 30 deg: 2.31 m higher. 6 - 2.31 = 3.69 m below: 47 deg.
+    const below = (s: Setup) => value(s, 'tree.limb-swing', 'below').best;
+    expect(below(limb(4, 6, {}, 30))).toBeCloseTo(6 - 4 / Math.sqrt(3), 6);
+    expect(below(limb(4, 6, {}, -30))).toBeCloseTo(6 + 4 / Math.sqrt(3), 6);
+    expect([30, 0, -30].map((rise) => severity(limb(4, 6, {}, rise), 'tree.limb-swing'))).toEqual([
+      'stop',
+      'mind',
+      'mind',
+    ]);
+  });
+  it('as high as the tie-in, or above it, is Stop and no swing is reckoned', () => {
+    // 4 m out at 45 deg: 4 m higher.
+    const at = (m: number) => limb(4, m, {}, 45);
+    expect(severity(at(3.9), 'tree.limb-above')).toBe('stop');
+    expect(find(at(3.9), 'tree.limb-swing')).toBeUndefined();
+    expect(find(at(4.1), 'tree.limb-above')).toBeUndefined();
+    expect(severity(at(4.1), 'tree.limb-swing')).toBe('stop');
+  });
+  it('a limb that would be in the ground is a wrong number, and no swing', () => {
+    // The anchor is 15 m up.
+    expect(severity(limb(3, 14.9), 'tree.limb-swing')).toBe('clear');
+    for (const low of [limb(3, 15.1), limb(6, 10, {}, -50)]) {
+      expect(severity(low, 'tree.limb-swing')).toBe('untested');
+      expect(find(low, 'tree.limb-swing')!.says).toMatch(/in the ground/);
+    }
+  });
+  it('of several limbs each is told by its name, and the longest swing stores the slack', () => {
+    const two = inTree(moving, {
+      limbs: [
+        { id: 'limb', outM: 1, belowM: 5, riseDeg: 0 },
+        { id: 'limb2', outM: 4, belowM: 4, riseDeg: 0 },
+        { id: 'limb3', outM: 0, belowM: null, riseDeg: 0 },
+        { id: 'limb4', outM: 2, belowM: null, riseDeg: 0 },
+      ],
+      comingBack: 'slack',
+    });
+    const told = assess(two).findings.filter((f) => f.code === 'tree.limb-swing');
+    expect(told.map((f) => [f.severity, /first|second|fourth/.exec(f.says)?.[0]]).sort()).toEqual([
+      ['clear', 'first'],
+      ['stop', 'second'],
+      ['untested', 'fourth'],
+    ]);
+    expect(value(two, 'tree.limb-slack', 'slack').best).toBeCloseTo(1.657, 3);
+  });
   it('each limit from both sides: 30 and 45 degrees, 0.5 and 1.5 m', () => {
     // Short lines reach the angle first, long ones the drop.
     const out = (below: number, deg: number) => below * Math.tan((deg * Math.PI) / 180);
@@ -189,7 +244,7 @@ describe('what hangs on a stationary line', () => {
       job: null,
       root: { kind: 'harness' as const, person: 'climber', point: 'foot' as const },
       pieces: [],
-      end: { id: 'foot-loop-end', kind: 'clip' as const, to: 'above-connector' },
+      end: { id: 'foot-loop-end', kind: 'clip' as const, to: 'above-connector', tight: 'unknown' as const },
     };
     const footed: Setup = { ...above, attachments: [...above.attachments, loop] };
     expect(severity(footed, 'tree.pressed-open')).toBe('stop');
@@ -202,25 +257,135 @@ describe('what hangs on a stationary line', () => {
   });
 });
 
+describe('the trial of the tie-in point, in figures', () => {
+  const tried = (triedKg: number | null, setup: Setup = moving) =>
+    inTree(withItem(setup, 'climber', { ...club.tomas, massKg: 100 }), { tried: 'two', triedKg });
+  it('one and a half times the climber from both sides, and less than the climber is no trial', () => {
+    expect([99, 101, 149, 151].map((kg) => severity(tried(kg), 'tree.fork-load'))).toEqual([
+      'stop',
+      'mind',
+      'mind',
+      'clear',
+    ]);
+    expect(value(tried(150), 'tree.fork-load', 'times').best).toBeCloseTo(1.5);
+  });
+  it('what was not entered is what climber and partner weigh; without a partner it is not known', () => {
+    const ilse = withItem(moving, 'partner', { ...club.ilse, massKg: 60 });
+    expect(value(tried(null, ilse), 'tree.fork-load', 'bounced').best).toBe(160);
+    expect(severity(tried(null, withItem(moving, 'partner', { ...club.wren, massKg: 40 })), 'tree.fork-load')).toBe(
+      'mind',
+    );
+    expect(severity(tried(null, withItem(moving, 'partner', null)), 'tree.fork-load')).toBe('untested');
+  });
+  it('one person who tried it is minded, however heavy', () =>
+    expect(severity(inTree(moving, { tried: 'one', triedKg: 400 }), 'tree.fork-load')).toBe('mind'));
+});
+
+describe('what a redirect carries', () => {
+  // Closed form 2 sin(bend / 2), a vector sum of two equal pulls.
+  it.each([
+    [60, 1],
+    [90, Math.SQRT2],
+    [120, Math.sqrt(3)],
+    [180, 2],
+  ])('bent by %s degrees: %s of the load', (bend, weights) => {
+    expect(redirectWeights(bend)).toBeCloseTo(weights, 9);
+    const [x, y] = [Math.sin((bend * Math.PI) / 180), 1 - Math.cos((bend * Math.PI) / 180)];
+    expect(redirectWeights(bend)).toBeCloseTo(Math.hypot(x, y), 9);
+  });
+  it('is minded from one weight, clear below, asked where it is not said, and nothing where the line runs free', () => {
+    const bent = (redirectDeg: number | null) => inTree(moving, { redirectDeg });
+    expect([59, 61].map((deg) => severity(bent(deg), 'tree.redirect'))).toEqual(['clear', 'mind']);
+    expect(severity(bent(null), 'tree.redirect')).toBe('untested');
+    expect(find(bent(0), 'tree.redirect')).toBeUndefined();
+  });
+});
+
+describe('bridge, eyes, and a device over a limb', () => {
+  it('one bridge is what is looked at, two are two, and what is not said is not tested', () => {
+    expect(
+      (['one', 'two', 'unknown'] as const).map((b) => severity(inTree(moving, { bridge: b }), 'tree.bridge')),
+    ).toEqual(['clear', 'clear', 'untested']);
+    const single = (bridge: Tree['bridge']) =>
+      assess(inTree(moving, { bridge }))
+        .findings.flatMap((f) => (f.code.startsWith('hold.single') ? [f.because, f.says] : []))
+        .join();
+    expect(single('one')).toMatch(/bridge/i);
+    expect(single('two')).not.toMatch(/bridge/i);
+  });
+  it('end and device on one connector are minded; it is asked on a moving line only', () => {
+    expect(
+      (['separate', 'one', 'unknown'] as const).map((e) => severity(inTree(moving, { eyes: e }), 'tree.eyes')),
+    ).toEqual(['clear', 'mind', 'untested']);
+    expect(find(stationary, 'tree.eyes')).toBeUndefined();
+  });
+  it('a long device over a limb is Stop, a short one is minded', () => {
+    const lies = (setup: Setup, deviceLies: Tree['deviceLies']) =>
+      severity(inTree(setup, { deviceLies }), 'tree.side-load');
+    expect((['free', 'over', 'unknown'] as const).map((l) => lies(stationary, l))).toEqual([
+      'clear',
+      'stop',
+      'untested',
+    ]);
+    expect(lies(moving, 'over')).toBe('mind');
+  });
+});
+
 describe('a tree of which nothing is said', () => {
   it('is never clear, and every part of it is asked', () => {
     const blank = inTree(moving, BLANK_TREE);
     const open = assess(blank)
       .findings.filter((f) => f.severity === 'untested')
       .map((f) => f.code);
-    for (const code of ['tree.fork-load', 'tree.second', 'tree.limb-swing', 'tree.over-limb'])
+    for (const code of [
+      'tree.fork-load',
+      'tree.second',
+      'tree.limb-swing',
+      'tree.over-limb',
+      'tree.redirect',
+      'tree.bridge',
+      'tree.eyes',
+      'tree.side-load',
+    ])
       expect(open).toContain(code);
   });
   it('every sentence reads, with nothing left open in it', () => {
     for (const s of [
       moving,
       stationary,
-      inTree(moving, { limbOutM: 4, limbBelowM: 4, comingBack: 'slack', overLimb: 'much', tried: 'one' }),
+      inTree(moving, {
+        limbs: [{ id: 'limb', outM: 4, belowM: 4, riseDeg: 0 }],
+        comingBack: 'slack',
+        overLimb: 'much',
+        tried: 'one',
+        redirectDeg: 90,
+        deviceLies: 'over',
+        eyes: 'one',
+      }),
     ])
       for (const f of assess(s).findings.filter((x) => x.code.startsWith('tree.')))
         expect(fillTemplate(f.because, f.numbers, METRIC)).not.toMatch(/[{}]|NaN|Infinity|undefined/);
   });
   it('every way of adding to a rig in a tree keeps its tree', () => {
-    for (const v of VARIATIONS) expect(v.add(moving)?.site.tree ?? moving.site.tree).toEqual(moving.site.tree);
+    for (const v of VARIATIONS.filter((x) => x.id !== 'limb'))
+      expect(v.add(moving)?.site.tree ?? moving.site.tree).toEqual(moving.site.tree);
+  });
+  it('a limb more, up to five, of which nothing is said yet; taken away again the tree is as before', () => {
+    const limb = variation('limb');
+    const two = limb.add(moving)!;
+    expect(two.site.tree!.limbs.map((l) => l.id)).toEqual(['limb', 'limb2']);
+    expect(find(two, 'tree.limb-swing')!.says).toMatch(/the second limb/);
+    expect(without(two, 'limb2').site).toEqual(moving.site);
+    const five = limb.add(limb.add(limb.add(two)!)!)!;
+    expect(limb.add(five)).toBeNull();
+    expect(limb.add(without(five, 'limb3'))!.site.tree!.limbs.map((l) => l.id)).toEqual([
+      'limb',
+      'limb2',
+      'limb4',
+      'limb5',
+      'limb3',
+    ]);
+    // The last one stays.
+    expect(without(moving, 'limb')).toBe(moving);
   });
 });

@@ -103,6 +103,13 @@ describe('laws, over every sample and every thing in it', () => {
       for (const f of now.findings) {
         if (f.severity === 'untested') continue;
         const same = own.findings.filter((o) => o.code === f.code && o.subject.join() === f.subject.join());
+        // What hangs on it is told as mildly as any of the values gives it.
+        if (f.says.startsWith('It hangs on')) {
+          expect(Math.min(...same.map((o) => rank(o.severity))), `${name}: ${f.code}`).toBeLessThanOrEqual(
+            rank(f.severity),
+          );
+          continue;
+        }
         expect(
           same.map((o) => rank(o.severity)),
           `${name}: ${f.code}`,

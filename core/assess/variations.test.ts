@@ -27,7 +27,8 @@ describe('what is added and taken away', () => {
       for (const v of variationsFor(setup)) {
         const more = v.add(setup)!;
         expect(setupSchema.safeParse(more).error?.issues, v.id).toBeUndefined();
-        expect(VARIATIONS.find((x) => x.id === v.id)!.add(more), `${v.id} twice`).toBeNull();
+        // There are several limbs to go out on; of all else there is one.
+        if (v.id !== 'limb') expect(VARIATIONS.find((x) => x.id === v.id)!.add(more), `${v.id} twice`).toBeNull();
         const before = new Set(removablesOf(setup).map((r) => r.id));
         const [added] = removablesOf(more).filter((r) => !before.has(r.id));
         expect(without(more, added!.id), v.id).toEqual(setup);

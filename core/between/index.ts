@@ -1,5 +1,8 @@
+export { linkJudge, linksOf, type Link } from './link.ts';
 export { pickOffJudge } from './pick-off.ts';
-export { limbJudge, limbSwing } from './tree-limb.ts';
+export { ropeWalkFigures, treeLengthsJudge, type RopeWalkFigures } from './tree-lengths.ts';
+export { bridgeJudge, eyesJudge, sideLoadJudge } from './tree-device.ts';
+export { limbJudge, limbName, limbSwing, standsBelowM } from './tree-limb.ts';
 export { forkJudge, treeGripJudge, treeSecondJudge } from './tree-point.ts';
 export { baseTieJudge, treeConnectorJudge } from './tree.ts';
 export { benchJudge, benchSeverity, benchSubjects, type BenchSubject } from './bench.ts';

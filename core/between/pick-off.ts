@@ -3,7 +3,7 @@ import { hauledM, haulThreeN } from '../geometry/index.ts';
 import { about, type Context, type Judge } from '../parts/index.ts';
 import { deviceOf, type RigPerson } from '../rig/index.ts';
 import { constant, threshold } from '../sources/index.ts';
-import { exactly, interval, type Interval } from '../units/index.ts';
+import { exactly, interval, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../units/index.ts';
 
 const casualtyOf = ({ setup }: Context): RigPerson | undefined => setup.persons.find((p) => p.role === 'casualty');
 
@@ -17,7 +17,12 @@ export const pickOffJudge: Judge = {
   claims: () => [about('job', 'haul')],
   judge: (ref, ctx) => {
     const item = casualtyOf(ctx)?.item;
-    return [...(item ? [haul(ref, item.massKg)] : []), ...hands(ctx)];
+    const rescuer = ctx.setup.persons.find((p) => p.role === 'rescuer')?.item;
+    return [
+      ...(item ? [haul(ref, item.massKg)] : []),
+      ...(item && rescuer ? [onAnchor(ctx, item.massKg + rescuer.massKg)] : []),
+      ...hands(ctx),
+    ];
   },
   // What the hand must hold follows from rope and device.
   reads: (_, ctx) => ctx.setup.attachments.flatMap((a) => [a.end.id, ...a.pieces.map((p) => p.id)]),
@@ -61,11 +66,32 @@ function haul(ref: Ref, massKg: number): Finding {
   });
 }
 
+/** What the anchor of the rescuer’s line carries with both on it; over a fork, and tied at the base of a tree, twice as much. Check: 160 kg 1.57, with a jerk 3.1, over a fork 6.3 kN. */
+function onAnchor(ctx: Context, massKg: number): Finding {
+  const stillKn = exactly((massKg * STANDARD_GRAVITY_M_PER_S2) / 1000);
+  const jerkKn = scale(stillKn, threshold('jerkFactor'));
+  return finding({
+    code: 'pick.anchor-load',
+    severity: 'clear',
+    subject: [ctx.setup.lines[0]!.anchor],
+    says: 'The anchor of your line carries both of you.',
+    because:
+      'It is {still}, and {jerk} with a jerk; where the line runs over a fork and is tied at the base of the tree, up to {fork}.',
+    remedy: 'See every point of it before two hang there, and go down without a jerk.',
+    numbers: [
+      { key: 'still', label: 'Both on the anchor', quantity: 'strengthKn', value: stillKn },
+      { key: 'jerk', label: 'With a jerk', quantity: 'strengthKn', value: jerkKn },
+      { key: 'fork', label: 'Over a fork, with a jerk', quantity: 'strengthKn', value: scale(jerkKn, 2) },
+    ],
+  });
+}
+
 /** One hand with two on the rope: more in reserve than for oneself alone. */
 function hands(ctx: Context): Finding[] {
   return ctx.setup.attachments.flatMap((a): Finding[] => {
     const item = deviceOf(a)?.item;
-    const figures = a.root.kind === 'harness' && item ? ctx.brake(a) : null;
+    const casualtys = a.root.kind === 'harness' && a.root.person === casualtyOf(ctx)?.id;
+    const figures = a.root.kind === 'harness' && !casualtys && item ? ctx.brake(a) : null;
     if (!figures || !item) return [];
     const margin: Interval = interval(
       figures.handN.low / figures.bottomN.high,

@@ -4,7 +4,7 @@ import { forkRatio } from '../geometry/index.ts';
 import { about, type Context, type Judge } from '../parts/index.ts';
 import { deviceOf, type Attachment, type RigLine, type RigPerson, type Tree } from '../rig/index.ts';
 import { constant, threshold } from '../sources/index.ts';
-import { interval, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../units/index.ts';
+import { exactly, interval, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../units/index.ts';
 import { isFootLoop } from './foot-loop.ts';
 
 /** The tree that a rig is in; null elsewhere. */
@@ -26,10 +26,39 @@ export const forkJudge: Judge = {
   judge: (ref, ctx) => {
     const line = ctx.setup.lines[0]!;
     const climber = ctx.setup.persons[0]!;
-    return climber.item ? [fork(ref, treeOf(ctx)!, line, climber.item.massKg, ctx.index.anchor(ref)!.through)] : [];
+    if (!climber.item) return [];
+    const { massKg } = climber.item;
+    return [fork(ref, treeOf(ctx)!, line, massKg, ctx.index.anchor(ref)!.through, bouncedKg(ctx))];
   },
   reads: () => [],
 };
+
+/** What hung on the line when two tried it, kg: as it was said, else what climber and partner weigh; null where neither is known. */
+function bouncedKg(ctx: Context): number | null {
+  const { triedKg } = treeOf(ctx)!;
+  const [climber, partner] = ctx.setup.persons;
+  if (triedKg !== null) return triedKg;
+  return climber?.item && partner?.item ? climber.item.massKg + partner.item.massKg : null;
+}
+
+/** Two tried it, and whether what they weigh tells anything about who goes up. */
+function byTwo(massKg: number, kg: number | null): readonly [Severity, string, string] {
+  if (kg === null)
+    return [
+      'untested',
+      'Two have tried the tie-in point, and it is not known what they weigh.',
+      'Enter what hung on the line at once, or choose the partner.',
+    ];
+  if (kg >= threshold('trialLeastWeights') * massKg) return TRIED.two;
+  const less = kg < massKg;
+  return [
+    less ? 'stop' : 'mind',
+    less
+      ? 'What bounced on the line weighs less than who goes up it: that is no trial.'
+      : 'What bounced on the line weighs little more than who goes up it.',
+    TRIED.one[2],
+  ];
+}
 
 const TRIED: Readonly<Record<Tree['tried'], readonly [Severity, string, string]>> = {
   two: ['clear', 'Two persons have bounced on the line before anybody goes up it.', ''],
@@ -50,23 +79,29 @@ const TRIED: Readonly<Record<Tree['tried'], readonly [Severity, string, string]>
   ],
 };
 
-function fork(ref: Ref, { tried }: Tree, line: RigLine, massKg: number, through: string): Finding {
+function fork(ref: Ref, { tried }: Tree, line: RigLine, massKg: number, through: string, kg: number | null): Finding {
   const weights = weightsOn(line, through);
   const stillKn = scale(weights, (massKg * STANDARD_GRAVITY_M_PER_S2) / 1000);
   const jerkKn = scale(stillKn, threshold('jerkFactor'));
-  const [severity, says, remedy] = TRIED[tried];
+  const [severity, says, remedy] = tried === 'two' ? byTwo(massKg, kg) : TRIED[tried];
+  const trial = tried === 'two' && kg !== null;
   return finding({
     code: 'tree.fork-load',
     severity,
     subject: [ref, line.id],
     says,
-    because:
-      'It carries {still~}, and {jerk~} with a jerk. What a fork holds nobody can reckon from the ground: wood, decay and roots decide, and whoever knows trees.',
+    because: `It carries {still~}, and {jerk~} with a jerk.${trial ? ' On trial {bounced} hung there, {times} times the climber.' : ''} What a fork holds nobody can reckon from the ground: wood, decay and roots decide, and whoever knows trees.`,
     remedy,
     numbers: [
       { key: 'still', label: 'On the tie-in point', quantity: 'strengthKn', value: stillKn },
       { key: 'jerk', label: 'With a jerk', quantity: 'strengthKn', value: jerkKn },
       { key: 'weights', label: 'Weights on it', quantity: 'ratio', value: weights },
+      ...(trial
+        ? ([
+            { key: 'bounced', label: 'On trial hung there', quantity: 'massKg', value: exactly(kg) },
+            { key: 'times', label: 'Over the climber', quantity: 'ratio', value: exactly(kg / massKg) },
+          ] as const)
+        : []),
     ],
   });
 }
@@ -151,7 +186,8 @@ const plainHitch = (a: Attachment): Finding =>
 /** A bollard opens when it is pushed from above: nothing that a foot stands in goes there. */
 function pressed(a: Attachment, ctx: Context): Finding[] {
   const item = deviceOf(a)?.item;
-  if (!item || !traitsOf(item.family).tuned || a.end.kind === 'clip') return [];
+  const opens = item && (traitsOf(item.family).tuned || traitsOf(item.family).defeats.includes('pushed-from-above'));
+  if (!item || !opens || a.end.kind === 'clip') return [];
   const loops = new Set(
     ctx.setup.attachments.filter(isFootLoop).flatMap((l) => (l.end.kind === 'clip' ? [l.end.to] : [])),
   );

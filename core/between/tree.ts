@@ -1,12 +1,11 @@
 import { finding, literal, type Finding, type Ref } from '../finding/index.ts';
-import { ropeLengthM, type Connector, type Job } from '../gear/index.ts';
+import { ropeLengthM, type Connector } from '../gear/index.ts';
 import { about, connectorAt, connectors, type Context, type Judge } from '../parts/index.ts';
 import { ropesOf, type LineOf } from '../rig/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly, minus } from '../units/index.ts';
 
-const IN_TREES: ReadonlySet<Job> = new Set(['tree-stationary', 'tree-moving']);
-const inTree = ({ setup }: Context): boolean => IN_TREES.has(setup.job);
+const inTree = ({ setup }: Context): boolean => setup.site.tree !== null;
 
 /** Least strength of a connector that a person works on in a tree, kN: ANSI Z133. */
 const LIFE_KN = 22.2;
@@ -55,8 +54,7 @@ function lifeConnector(ref: Ref, { name, lock, strengthMajorKn }: Connector): Fi
 /** A line that is tied at the base of the tree goes up and comes down again. */
 export const baseTieJudge: Judge = {
   id: 'base-tie',
-  subjects: (ctx) =>
-    ctx.setup.job === 'tree-stationary' ? ctx.setup.lines.filter((l) => l.kind === 'fixed').map((l) => l.id) : [],
+  subjects: (ctx) => (inTree(ctx) ? ctx.setup.lines.filter((l) => l.kind === 'fixed').map((l) => l.id) : []),
   claims: (ref) => [about(ref, 'base-tie')],
   judge: (ref, ctx) => {
     const line = ctx.line(ref) as LineOf<'fixed'>;

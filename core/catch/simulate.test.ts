@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { Solver } from 'odex';
 import { describe, expect, it } from 'vitest';
+import { threshold } from '../sources/index.ts';
 import { fixedForceN, simulateCatch, wayToPieceM, type CatchMoment, type Fall } from './index.ts';
 
 const G = 9.80665;
@@ -267,17 +268,37 @@ describe('laws', () => {
       }),
     );
   });
-  it('with a belayer who is lifted more free fall never lowers the force either, but for a hundredth', () => {
-    // Whoever is thrown up sooner gives sooner: of 60,000 falls the worst was 0.4 % softer. The way down is no law there: it can be shorter by more than half a metre.
+  it('with a belayer who stands at the wall and is lifted more free fall never lowers the force either', () => {
+    // No breach in 460,000 falls. The way down is no law there: it can be shorter by more than half a metre.
     fc.assert(
       fc.property(anyFall, fc.double({ min: 0.05, max: 3, noNaN: true }), (any, more) => {
-        const f = { ...any, belayer: 'free' as const };
+        const f = { ...any, belayer: 'free' as const, besideM: Math.min(any.besideM, threshold('atTheWallM')) };
         const one = simulateCatch(f);
         const other = simulateCatch({ ...f, freeFallM: f.freeFallM + more });
         fc.pre(!one.reachedPiece && !other.reachedPiece && !one.unfinished && !other.unfinished);
-        expect(other.climberN * 1.01).toBeGreaterThanOrEqual(one.climberN);
+        expect(other.climberN * SLACK).toBeGreaterThanOrEqual(one.climberN);
       }),
     );
+  });
+  it('it is no law where the belayer stands aside: drawn along the ground in jerks, the longer fall can be caught softer', () => {
+    const aside = {
+      ...FALL,
+      climberKg: 40,
+      belayerKg: 47.59,
+      climberSideM: 0.5,
+      belayerSideM: 3,
+      ratio: 1,
+      modulusN: 26_264,
+      dampingRatio: 0.02,
+      slipN: 1500,
+      belayer: 'free' as const,
+      besideM: 3.9985,
+      firstPieceM: 2,
+    };
+    const [short, long] = [0.2, 0.25].map((freeFallM) => simulateCatch({ ...aside, freeFallM }));
+    // Both are drawn in by metres, over several catches of the rope; the hardest of them is not the first.
+    expect(Math.min(short!.towardsWallM, long!.towardsWallM)).toBeGreaterThan(3);
+    expect(long!.climberN).toBeLessThan(short!.climberN * 0.95);
   });
   it('no force exceeds that of Wexler on a belay that does not give, nor what the device holds times the friction', () => {
     fc.assert(

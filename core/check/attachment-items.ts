@@ -317,7 +317,8 @@ function twoRopes(ctx: Context, a: Attachment): CheckItem[] {
 
 function extension(ctx: Context, a: Attachment): CheckItem[] {
   const sling = slingOf(a);
-  if (sling?.kind !== 'sling' || !sling.item || a.root.kind !== 'harness') return [];
+  // What only helps upwards hangs on no belay loop.
+  if (sling?.kind !== 'sling' || !sling.item || a.root.kind !== 'harness' || a.use === 'aid') return [];
   const person = ctx.index.person(a.root.person);
   const place = person?.harness?.attachment === 'two-points' ? 'Both tie-in points' : 'The belay loop';
   return [

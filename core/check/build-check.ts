@@ -9,6 +9,7 @@ import { openFinding } from './open-items.ts';
 import { kindOf } from './item.ts';
 import { endItems, lineItems } from './line-items.ts';
 import { peopleItems } from './people-items.ts';
+import { rescueItems } from './rescue-items.ts';
 import { bySystem, partnersCheck } from './systems.ts';
 import { treeItems } from './tree-items.ts';
 import { testItems } from './test-items.ts';
@@ -28,6 +29,7 @@ const ASKED_ANYWAY: ReadonlySet<FindingCode> = new Set<FindingCode>([
   'hitch.eyes',
   'rig.anchor-unknown',
   'tree.fork-load',
+  'pick.link',
   'rig.helmet',
   'fit.threaded',
   'fit.brake-side',
@@ -54,6 +56,7 @@ export function buildCheck(setup: Setup, findings: readonly Finding[]): CheckIte
     ...treeItems(ctx),
     // Where nothing but a knot holds beside the device the open finding asks the same, and is accepted by name.
     ...attachmentItems(ctx).filter((i) => kindOf(i) !== 'knot-below' || !onlyOneGrips),
+    ...rescueItems(ctx),
     ...testItems(ctx),
     ...callsItems(ctx),
     ...findings.flatMap((f, i) =>

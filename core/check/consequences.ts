@@ -69,6 +69,7 @@ export function sequenceOf({
   if (template === 'belay-second' && plate) return newSequence('second-up', 'x', '');
   if (template === 'belay-seconds' && plate) return newSequence('two-seconds', 'x', '');
   if (template === 'ascend' && onTwoClamps(attachments)) return newSequence('up-on-clamps', 'x', '');
+  if (template === 'tree-rappel') return newSequence('tree-descent', 'x', '');
   if (template === 'pick-off') return newSequence('pick-off', 'x', '');
   // A bollard on a stationary line; what is a hitch with a reliever is tended otherwise.
   if (template === 'tree-stationary' && attachments.some((a) => tunedAt(a))) return newSequence('tree-walk', 'x', '');

@@ -53,5 +53,38 @@ export function treeItems({ setup }: Context): CheckItem[] {
           }),
         ]
       : []),
+    ...(setup.template === 'tree-rappel' ? changeItems(setup) : []),
+  ];
+}
+
+/** From the climbing hitch to a device up there: tried low first, and nothing of it can fall. */
+function changeItems({ persons, attachments }: Context['setup']): CheckItem[] {
+  const main = attachments.find((a) => a.id === 'main')!;
+  return [
+    item({
+      id: 'tree-rehearsed',
+      part: persons[0]!.id,
+      kind: 'function-test',
+      title: 'The change from hitch to device',
+      look: 'Hitch above, device below it, both on this line.',
+      touch: 'Change over and go down the last bit, with everything that you take up.',
+      question: 'How high above the ground was the change rehearsed?',
+      expected: 'Half a metre',
+      others: ['It was not rehearsed', 'Only on another line, or with another device'],
+      why: 'Up there the hands are tired, and what does not reach is found too late.',
+      sources: ['practice-tree-point'],
+    }),
+    item({
+      id: 'tree-tether',
+      part: main.end.id,
+      title: 'What keeps the device',
+      look: 'At the device while its connector is open.',
+      touch: 'Let go of it.',
+      question: 'What holds the device when it slips out of the hand?',
+      expected: 'Its tether',
+      others: ['Nothing', 'It was not tried'],
+      why: 'A device that falls is gone, and it falls on somebody.',
+      sources: ['practice-tree-point'],
+    }),
   ];
 }

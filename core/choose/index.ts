@@ -6,3 +6,4 @@ export { search, SEARCH_DEFAULTS, type Combination, type SearchOptions, type Sea
 export { combined, openSetup, take, type Question } from './take.ts';
 export { constructionsFor, familiesFor, quickSchema, quickSetup, type QuickQuestion } from './quick.ts';
 export { sharpen, type OpenFact } from './sharpen.ts';
+export { thirdHand, type ThirdHand, type ThirdHandGrip } from './third-hand.ts';

@@ -40,6 +40,8 @@ const WEIGHT: Readonly<Record<Severity, number>> = { clear: 0, untested: 1, mind
 const TRIED: Readonly<Record<string, readonly number[]>> = {
   handForceN: [150, 230, 330],
   tieInHeightMm: [850, 950, 1050],
+  chinAboveTieInMm: [340, 400, 460],
+  kneeAboveSolesMm: [420, 470, 520],
   fromWallM: [0.5, 1.5, 4],
   impactForceKn: [7, 9],
   linearDensityGPerM: [55, 70],

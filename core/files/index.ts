@@ -20,6 +20,7 @@ export {
   entryFrom8To9,
   entryFrom9To10,
   entryFrom10To11,
+  entryFrom11To12,
   MIGRATIONS,
 } from './migrations.ts';
 export { choice4, setup4, setupsWithChoices } from './to-v4.ts';

@@ -32,6 +32,7 @@ const GUIDE = 'core/parts/guide.test.ts';
 const SLACK = 'core/parts/slack.test.ts';
 const CALLS = 'core/parts/calls.test.ts';
 const TREE = 'core/assess/tree.test.ts';
+const TREE_LENGTHS = 'core/assess/tree-lengths.test.ts';
 const PICK = 'core/assess/pick-off.test.ts';
 const STROKE = 'core/assess/stroke.test.ts';
 const ROPE_ALONE = 'core/assess/rope-alone.test.ts';
@@ -81,6 +82,16 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'tree.plain-hitch': ['Hitch alone on a stationary line', TREE],
   'tree.pressed-open': ['Foot loop above a bollard', TREE],
   'tree.limb-swing': ['Swing off a limb', TREE],
+  'tree.limb-above': ['Out on a limb above the tie-in', TREE],
+  'tree.redirect': ['Redirect of the line in a tree', TREE],
+  'tree.bridge': ['Bridge of a tree harness', TREE],
+  'tree.eyes': ['End of a moving line and device on one connector', TREE],
+  'tree.side-load': ['Device that lies over a limb', TREE],
+  'tree.lengths': ['Lengths for walking a rope, a limb and for free hands', TREE_LENGTHS],
+  'pick.anchor-load': ['Anchor with two on it', PICK],
+  'pick.link': ['Link to the casualty', PICK],
+  'pick.one-link': ['Casualty on one link only', PICK],
+  'pick.own-device': ['Casualty’s own device still on a rope', PICK],
   'tree.limb-slack': ['Slack stored coming back along a limb', TREE],
   'tree.over-limb': ['Line over a limb below its tie-in', TREE],
   'pick.haul': ['Third hand with three parts of rope', PICK],

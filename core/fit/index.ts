@@ -6,3 +6,4 @@ export type { RopeInDeviceInput } from './rope-in-device-input.ts';
 export { schoolsFor, type School, type SchoolSide } from './schools.ts';
 export { strandsAlike } from './strands-alike.ts';
 export { handOffIn, inGuideMode, modesOf } from './mode.ts';
+export { threadingSteps, type ThreadingStep } from './threading-steps.ts';

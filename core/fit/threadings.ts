@@ -137,7 +137,7 @@ const PLATE: readonly Threading[] = [
 /** A bollard device is threaded top first, so that it hangs by itself before the rest is closed; every pin is seen and pushed. */
 const BOLLARD: readonly Threading[] = [
   right(
-    'The line runs in at the top beside the upper pin, across the arm and around the lower bollard. 1: upper pin home, on the side away from the palm. 2: line behind the arm and around the bollard. 3: side plate shut, lower pin home; the pulley turned until it drops in.',
+    'The line runs in at the top beside the upper pin, across the arm and around the lower bollard. The places to look at: 1 the upper pin, 2 the bollard, 3 the lower pin.',
     'Push every pin with the thumb: none moves. Connector through the lower eye, gate moved twice. Then hang in it a hand’s width up: it sets like a hitch.',
   ),
   {

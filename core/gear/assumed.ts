@@ -1,11 +1,11 @@
 import { z } from 'zod';
-import { constant, type ConstantId } from '../sources/index.ts';
+import type { ConstantId } from '../sources/index.ts';
 
 /**
  * Values that may stand for a whole kind instead of for this one thing: a range that is typical of the kind, or what else it could as well be. How
  * strong something is, and what its maker declares, is never typical: it is said or it stays open.
  */
-const TYPICAL = {
+export const TYPICAL = {
   rope: { lengthM: 'typicalRopeLengthM' },
   connector: {
     insideLengthMm: 'typicalConnectorLengthMm',
@@ -26,15 +26,6 @@ const TYPICAL = {
 } as const satisfies Readonly<Record<string, Readonly<Record<string, ConstantId | readonly (string | number)[]>>>>;
 /** Kinds of gear, and people. */
 export type TypicalKind = keyof typeof TYPICAL;
-
-/** What a field of this kind of thing typically is: both ends of a range, or a few words; undefined where nothing is typical. */
-export function typicalValues(kind: TypicalKind, field: string): readonly (string | number)[] | undefined {
-  const all: Readonly<Record<string, ConstantId | readonly (string | number)[]>> = TYPICAL[kind];
-  const values = all[field];
-  if (typeof values !== 'string') return values;
-  const { low, high } = constant(values);
-  return [low, high];
-}
 
 /** Names of fields whose value is typical of the kind, not of this thing; empty where everything was measured or read. */
 export const assumedSchema = (kind: TypicalKind) =>

@@ -74,7 +74,8 @@ export {
   type DiameterReading,
 } from './measured.ts';
 export { personSchema, type Person } from './person.ts';
-export { typicalValues, type TypicalKind } from './assumed.ts';
+export type { TypicalKind } from './assumed.ts';
+export { typicalValues } from './typical-values.ts';
 export {
   asOwn,
   ASK_FIRST,

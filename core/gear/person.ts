@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { constant } from '../sources/index.ts';
+import { HAND_FORCE_DEFAULT_N } from '../sources/index.ts';
 import { assumedSchema } from './assumed.ts';
 import { choice, idSchema, line, measure, note } from './fields.ts';
 
-const HAND = constant('handForceDefaultN');
+const HAND = HAND_FORCE_DEFAULT_N;
 
 /** A person with the measures that the geometry and the brake hand need. Lengths are taken in the hanging pose. */
 export const personSchema = z.strictObject({
@@ -46,6 +46,20 @@ export const personSchema = z.strictObject({
     1500,
     'Tie-in above the soles',
     'Standing, harness on: from the ground to the belay loop. Asked for strokes and lengths on a rope.',
+  ).nullable(),
+  chinAboveTieInMm: measure(
+    'lengthMm',
+    200,
+    800,
+    'Chin above the tie-in',
+    'Hanging in the harness: from the belay loop straight up to the chin. Asked for lengths in a tree.',
+  ).nullable(),
+  kneeAboveSolesMm: measure(
+    'lengthMm',
+    300,
+    700,
+    'Below the knee, above the soles',
+    'Boots on, leg straight: from the sole to just below the knee. Asked for lengths in a tree.',
   ).nullable(),
   assumed: assumedSchema('person'),
   note: note(),

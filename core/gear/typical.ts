@@ -1,5 +1,6 @@
 import { constant } from '../sources/index.ts';
-import { typicalValues, type TypicalKind } from './assumed.ts';
+import type { TypicalKind } from './assumed.ts';
+import { typicalValues } from './typical-values.ts';
 import { UNDECLARED_DEVICE, UNMEASURED_CONNECTOR } from './blank.ts';
 import { DEVICE_FAMILIES, type Family } from './families.ts';
 import type { Connector, Cord, Device, Harness, Item, Rope, Sling } from './items.ts';
@@ -136,6 +137,8 @@ export const typicalPerson = (
   legLoopSideMm: constant('typicalLegLoopSideMm').best,
   kneeRaiseMm: constant('typicalKneeRaiseMm').best,
   tieInHeightMm: null,
+  chinAboveTieInMm: null,
+  kneeAboveSolesMm: null,
   assumed: ['armReachMm', 'legLoopDropMm', 'legLoopSideMm', 'kneeRaiseMm'],
   note: '',
 });

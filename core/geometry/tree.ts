@@ -9,6 +9,9 @@ export function forkRatio(mu: Interval): Interval {
   return interval(at(mu.high), at(mu.best), at(mu.low));
 }
 
+/** What a redirect carries, as a part of the load on the line: 2 sin(bend / 2), both legs pulling alike (closed form). Check: 60° 1; 90° 1.41; 180° 2. */
+export const redirectWeights = (bendDeg: number): number => 2 * Math.sin((bendDeg * Math.PI) / 360);
+
 export interface Swing {
   /** Tight line from the tie-in to where one stands, m. */
   readonly lineM: number;

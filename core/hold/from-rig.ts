@@ -9,6 +9,7 @@ import {
   linesOf,
   mainConnector,
   type Attachment,
+  type Piece,
   type RigLine,
   type RigPerson,
 } from '../rig/index.ts';
@@ -31,6 +32,14 @@ const holdsAnother = (ctx: Context, a: Attachment, p: RigPerson): boolean => {
 
 const wornBy = (a: Attachment, p: RigPerson) => a.root.kind === 'harness' && a.root.person === p.id;
 
+/** How one way of holding is counted: with the parts it may be in doubt for. */
+type Count = (hold: Hold, parts: readonly string[], backup: boolean, strict?: readonly string[]) => void;
+/** Where somebody else is clipped into an attachment. */
+interface Via {
+  readonly owner: Attachment;
+  readonly part: Ref;
+}
+
 /** The faults of a rig, each once, with what it says. */
 function faultList() {
   const faults = new Map<string, Fault>();
@@ -45,7 +54,7 @@ function faultList() {
 
 /**
  * What holds one person in this rig, from the rig itself and from what was found in it: never from a tick box. A way of being held is a chain
- * from the anchor over the line and its attachment to the harness, through another person where the line runs on to one. Needs a set-up in
+ * from the anchor over the line and its attachment to the harness, through another person where the line, or a link, runs on to one. Needs a set-up in
  * which every part is chosen.
  */
 export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly Finding[]): HoldModel {
@@ -59,6 +68,7 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
   const you = person.id === first.id;
   const of = (p: RigPerson) => (p.id === person.id && you ? 'your' : `the ${p.role}’s`);
   const main = (a: Attachment) => a.id === 'main';
+  const told = new Set<string>();
 
   const handFault = (p: RigPerson) =>
     list.add(
@@ -76,7 +86,7 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
       'past-end',
       `${end.id}:past`,
       end.id,
-      you && wornOn(line) ? 'you go down past the rope’s end' : 'too much rope is let out',
+      you && wornOn(line) ? 'you go down past the rope’s end' : goesPast(line),
     );
     const knot = closed ? [list.add('end-knot', `${end.id}:knot`, end.id, 'the knot in the rope’s end is gone')] : [];
     if (!consequences.some((c) => c.then === falls))
@@ -89,6 +99,13 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
   };
   const wornOn = (line: RigLine) =>
     index.along(line.id).some((a) => wornBy(a, person) && (a.end.kind === 'device' || a.end.kind === 'hitch'));
+
+  const goesPast = (line: RigLine) => {
+    const rescuer = setup.persons.find(
+      (p) => p.role === 'rescuer' && index.along(line.id).some((a) => wornBy(a, p) && a.end.kind === 'device'),
+    );
+    return rescuer ? 'the rescuer goes down past the rope’s end' : 'too much rope is let out';
+  };
 
   const root = (a: Attachment): string[] => {
     if (a.root.kind === 'anchor') return [anchorFault(a.root.anchor)];
@@ -103,8 +120,11 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
       wearer.harnessId,
       wearer.id === person.id ? 'the harness lets go' : `the ${wearer.role}’s harness lets go`,
     );
-    return a.root.point === 'leg-loop'
-      ? [harness, list.add('leg-loop', wearer.legLoopId, wearer.legLoopId, 'the leg loop lets go')]
+    if (a.root.point === 'leg-loop')
+      return [harness, list.add('leg-loop', wearer.legLoopId, wearer.legLoopId, 'the leg loop lets go')];
+    // Of two bridges one is left.
+    return a.root.point === 'bridge' && setup.site.tree?.bridge !== 'two'
+      ? [harness, list.add('bridge', `${wearer.harnessId}:bridge`, wearer.harnessId, 'the bridge is worn through')]
       : [harness];
   };
   const anchorFault = (id: Ref) =>
@@ -123,16 +143,18 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
               p.id,
               main(a) ? 'the extension fails' : `the sling of the ${a.label.toLowerCase()} fails`,
             )
-          : list.add(a.use === 'backup' ? 'backup-connector' : 'connector', p.id, p.id, connectorSays(a)),
+          : list.add(a.use === 'backup' ? 'backup-connector' : 'connector', p.id, p.id, connectorSays(a, p)),
       ),
     ...root(a),
   ];
-  const connectorSays = (a: Attachment) =>
-    main(a)
-      ? 'the device connector opens'
-      : a.id === 'below'
-        ? 'the hitch connector opens'
-        : `the connector of the ${a.label.toLowerCase()} opens`;
+  const connectorSays = (a: Attachment, piece: Piece) =>
+    piece !== mainConnector(a)
+      ? `the connector at the harness of the ${a.label.toLowerCase()} opens`
+      : main(a)
+        ? 'the device connector opens'
+        : a.id === 'below'
+          ? 'the hitch connector opens'
+          : `the connector of the ${a.label.toLowerCase()} opens`;
   const endFault = (a: Attachment): string[] => {
     const { end } = a;
     if (end.kind === 'device')
@@ -183,7 +205,8 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
   /** The upper one slips, and the lower one lets go as well. */
   const cascade = (a: Attachment) => {
     const found = pushedBy(a);
-    if (!found) return;
+    if (!found || told.has(`${a.id}:pushed`)) return;
+    told.add(`${a.id}:pushed`);
     const then = a.end.kind === 'hitch' ? `${a.end.id}:released` : `${a.end.id}:pushed`;
     const upper = index.ownerOf(found.subject[1]!)!;
     // It slips by itself, or was pushed open by one above it and slides on.
@@ -217,6 +240,10 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
     const { use } = ctx.use(a);
     return inGuideMode(end.item, use) || handOffIn(end.item, use) === 'holds' ? undefined : braker;
   };
+  const holdsAlone = (a: Attachment): boolean => {
+    const item = deviceOf(a)?.item;
+    return item ? handOffIn(item, ctx.use(a).use) === 'holds' : false;
+  };
   /** The hand of a device counts, with whatever is not known about braking, unless the device is made to assist it in this use. */
   const handInDoubt = (a: Attachment): Ref[] => {
     const end = deviceOf(a);
@@ -228,18 +255,23 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
   };
   const hasTail = (line: RigLine) => line.kind === 'doubled' || line.kind === 'fixed';
 
-  const against = (needs: readonly string[], parts: ReadonlySet<string>, backup: boolean): Finding | undefined =>
+  /** `strict`: parts that are not counted as long as their strength is open; what carries is judged for itself. */
+  const against = (
+    needs: readonly string[],
+    parts: ReadonlySet<string>,
+    strict: ReadonlySet<string>,
+  ): Finding | undefined =>
     worst(
       findings.filter((f) => {
         const ref = doubtedBy(f);
         if (ref === undefined || DOUBTS[f.code] === 'reach') return false;
         if (f.code === 'friction.not-modelled') return parts.has(ref);
         if (DOUBTS[f.code] === 'holding') return needs.includes(ref) || parts.has(ref);
-        return backup && parts.has(ref) && f.severity !== 'mind';
+        return strict.has(ref) && f.severity !== 'mind';
       }),
     );
-  const add = (hold: Hold, parts: readonly string[], backup: boolean) => {
-    const found = against(hold.needs, new Set(parts), backup);
+  const add: Count = (hold, parts, backup, strict = backup ? parts : []) => {
+    const found = against(hold.needs, new Set(parts), new Set(strict));
     if (found)
       noHolds.push({
         id: hold.id,
@@ -251,93 +283,150 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
     else holds.push(hold);
   };
 
-  for (const a of setup.attachments) {
-    const onDevice = a.root.kind === 'part' ? index.ownerOf(a.root.part) : undefined;
-    if (onDevice && wornBy(onDevice, person)) behindDevice(a, onDevice);
-    if (!wornBy(a, person) || a.use === 'aid' || belaysFromHarness(index, a) || holdsAnother(ctx, a, person)) continue;
-    if (a.end.kind === 'clip') {
-      const parts = own(a);
-      // A lanyard holds until it comes off, which is before anybody goes: it must not stand where a backup is missing.
-      if (a.use === 'tether')
-        noHolds.push({
-          id: a.id,
-          label: a.label,
-          severity: 'clear',
-          because: sentence('It comes off before anybody goes.'),
-          backup: false,
-        });
-      else if (index.anchor(a.end.to))
-        add({ id: a.id, label: a.label, hand: false, needs: [anchorFault(a.end.to), ...parts] }, parts, true);
-      continue;
-    }
-    const line = linesOf(index, a.end)[0]!;
-    const above = hitchOf(a) ? ctx.deviceAbove(a) : null;
-    if (a.end.kind === 'device') {
-      const hand = handAt(a);
-      const parts = own(a);
-      const needs = [...lineNeeds(line), ...parts, ...(hasTail(line) ? [pastEnd(line)] : [])];
-      const other = otherEnd(line, a);
-      const whole = [...needs, ...other];
-      add(
-        {
-          id: a.id,
-          label: hand ? 'Brake hand on the device' : a.label,
-          hand: hand !== undefined,
-          needs: hand ? [...whole, handFault(hand)] : whole,
-        },
-        [a.end.id, ...handInDoubt(a)],
-        a.use === 'backup',
-      );
-      cascade(a);
-    } else if (a.end.kind === 'hitch') {
-      const parts = own(a);
-      // On the brake strand it holds through the device; below one that grips by itself it holds on its own.
-      const braked = above !== null && deviceOf(above)!.hand !== null;
-      const chain = braked && wornBy(above, person) ? own(above) : [];
-      add(
-        {
-          id: a.id,
-          label: a.label,
-          hand: false,
-          needs: [...lineNeeds(line), ...chain, ...parts, ...(hasTail(line) ? [pastEnd(line)] : [])],
-        },
-        parts,
-        true,
-      );
-      if (above) hitchUnderDevice(a, above);
-      cascade(a);
-    } else if (a.end.kind === 'knot' && !tiedToOwnDevice(a, line)) {
-      tieIn(a, line);
+  collect(person, null, add, new Set([person.id]));
+
+  /** Every way by which `who` is held; with `via` only those that hold what is clipped in there. */
+  function collect(who: RigPerson, via: Via | null, count: Count, met: ReadonlySet<Ref>) {
+    const chain = (a: Attachment) => (via && a === via.owner ? from(via) : own(a));
+    const passes = (a: Attachment) => !via || a === via.owner;
+    for (const a of setup.attachments) {
+      const onDevice = a.root.kind === 'part' ? index.ownerOf(a.root.part) : undefined;
+      if (onDevice && wornBy(onDevice, who) && passes(onDevice)) behindDevice(a, onDevice, chain(onDevice), count);
+      if (!wornBy(a, who) || a.use === 'aid' || belaysFromHarness(index, a) || holdsAnother(ctx, a, who)) continue;
+      if (a.end.kind === 'clip') {
+        if (passes(a)) clipped(a, a.end.to, count, met);
+        continue;
+      }
+      const line = linesOf(index, a.end)[0]!;
+      const above = hitchOf(a) ? ctx.deviceAbove(a) : null;
+      if (a.end.kind === 'device') {
+        cascade(a);
+        if (!passes(a)) continue;
+        const hand = handAt(a);
+        if (who.role === 'casualty' && !holdsAlone(a)) {
+          noHolds.push({
+            id: a.id,
+            label: a.label,
+            severity: 'stop',
+            because: sentence('It does not hold without a hand, and a casualty’s hand holds nothing.'),
+            backup: false,
+          });
+          continue;
+        }
+        // A hand brakes only as long as its owner hangs there, wherever the other one is clipped in.
+        const parts = [...chain(a), ...(via && hand ? own(a) : [])];
+        const needs = [
+          ...lineNeeds(line),
+          ...parts,
+          ...(hasTail(line) ? [pastEnd(line)] : []),
+          ...otherEnd(line, a, who),
+        ];
+        count(
+          {
+            id: a.id,
+            label: hand ? 'Brake hand on the device' : a.label,
+            hand: hand !== undefined,
+            needs: hand ? [...needs, handFault(hand)] : needs,
+          },
+          [a.end.id, ...handInDoubt(a)],
+          a.use === 'backup',
+        );
+      } else if (a.end.kind === 'hitch') {
+        const parts = own(a);
+        // On the brake strand it holds through the device; below one that grips by itself it holds on its own.
+        const braked = above !== null && deviceOf(above)!.hand !== null;
+        if (above) hitchUnderDevice(a, above);
+        cascade(a);
+        if (via && !(a === via.owner || (braked && passes(above)))) continue;
+        const through = braked && wornBy(above, who) ? chain(above) : [];
+        count(
+          {
+            id: a.id,
+            label: a.label,
+            hand: false,
+            needs: [
+              ...lineNeeds(line),
+              ...through,
+              ...(a === via?.owner ? chain(a) : parts),
+              ...(hasTail(line) ? [pastEnd(line)] : []),
+            ],
+          },
+          parts,
+          true,
+        );
+      } else if (a.end.kind === 'knot' && !tiedToOwnDevice(a, line, who) && passes(a)) {
+        tieIn(line, chain(a), count, who);
+      }
     }
   }
 
+  /** A lanyard or link: it holds what its anchor holds, or what holds the other person there. */
+  function clipped(a: Attachment, to: Ref, count: Count, met: ReadonlySet<Ref>) {
+    const parts = own(a);
+    // A lanyard holds until it comes off, which is before anybody goes: it must not stand where a backup is missing.
+    if (a.use === 'tether') {
+      noHolds.push({
+        id: a.id,
+        label: a.label,
+        severity: 'clear',
+        because: sentence('It comes off before anybody goes.'),
+        backup: false,
+      });
+      return;
+    }
+    if (index.anchor(to)) {
+      count({ id: a.id, label: a.label, hand: false, needs: [anchorFault(to), ...parts] }, parts, true);
+      return;
+    }
+    const owner = index.ownerOf(to) ?? null;
+    const other =
+      owner?.root.kind === 'harness' ? index.person(owner.root.person) : setup.persons.find((p) => p.harnessId === to);
+    if (!other || met.has(other.id)) return;
+    const linked: Count = (hold, refs, backup, strict = backup ? refs : []) =>
+      count(
+        { ...hold, id: `${a.id}:${hold.id}`, label: `${a.label}: ${hold.label}`, needs: [...parts, ...hold.needs] },
+        [...parts, ...refs],
+        backup,
+        // A link that is in doubt holds nobody who cannot help themselves.
+        [...parts, ...strict],
+      );
+    collect(other, owner ? { owner, part: to } : null, linked, new Set([...met, other.id]));
+  }
+
+  /** From the end of an attachment to where something is clipped into it: what lies nearer to its wearer need not hold. */
+  function from({ owner, part }: Via): string[] {
+    const at = owner.pieces.findIndex((p) => p.id === part);
+    const inner = at < 0 ? owner.pieces : owner.pieces.slice(0, at);
+    const spared = new Set([...root(owner), ...inner.map((p) => p.id)]);
+    return own(owner).filter((id) => !spared.has(id));
+  }
+
   /** What stops the rope below a device when the hand lets go: a knot in it, or somebody who pulls. */
-  function behindDevice(a: Attachment, device: Attachment) {
+  function behindDevice(a: Attachment, device: Attachment, chain: readonly string[], count: Count) {
     const line = linesOf(index, device.end)[0];
     if (!line || (a.end.kind !== 'knot' && a.end.kind !== 'hand')) return;
     const part =
       a.end.kind === 'knot'
         ? list.add('end-knot', a.end.id, a.end.id, 'the knot below is not there, or the device runs over it')
         : list.add('hand', a.end.id, a.end.id, `the ${index.person(a.end.by)?.role ?? 'partner'} below does not pull`);
-    const needs = [...lineNeeds(line), ...own(device), ...(hasTail(line) ? [pastEnd(line)] : []), part];
-    add({ id: a.id, label: a.label, hand: a.end.kind === 'hand', needs }, [a.end.id], true);
+    const needs = [...lineNeeds(line), ...chain, ...(hasTail(line) ? [pastEnd(line)] : []), part];
+    count({ id: a.id, label: a.label, hand: a.end.kind === 'hand', needs }, [a.end.id], true);
   }
 
   /** A moving line: the rope comes back to the same person, so that its other end is needed as well. */
-  function otherEnd(line: RigLine, device: Attachment): string[] {
+  function otherEnd(line: RigLine, device: Attachment, who: RigPerson): string[] {
     return index
       .along(line.id)
-      .filter((o) => o !== device && o.end.kind === 'knot' && wornBy(o, person))
+      .filter((o) => o !== device && o.end.kind === 'knot' && wornBy(o, who))
       .flatMap(own);
   }
-  function tiedToOwnDevice(a: Attachment, line: RigLine): boolean {
-    return index.along(line.id).some((o) => o !== a && o.end.kind === 'device' && wornBy(o, person));
+  function tiedToOwnDevice(a: Attachment, line: RigLine, who: RigPerson): boolean {
+    return index.along(line.id).some((o) => o !== a && o.end.kind === 'device' && wornBy(o, who));
   }
 
   /** Tied into a rope that somebody, or a device at the anchor, holds at its other strand. */
-  function tieIn(a: Attachment, line: RigLine) {
-    const parts = own(a);
-    const holders = index.along(line.id).filter((o) => o.end.kind === 'device' && !wornBy(o, person));
+  function tieIn(line: RigLine, parts: readonly string[], count: Count, who: RigPerson) {
+    const holders = index.along(line.id).filter((o) => o.end.kind === 'device' && !wornBy(o, who));
     for (const device of holders) {
       const hand = handAt(device);
       const chain = [...lineNeeds(line), ...own(device), ...parts, pastEnd(line)];
@@ -345,18 +434,21 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
       const byHand: Hold = hand
         ? { id: device.id, label, hand: true, needs: [...chain, handFault(hand)] }
         : { id: device.id, label: device.label, hand: false, needs: chain };
-      add(byHand, [device.end.id, ...handInDoubt(device)], device.use === 'backup');
+      count(byHand, [device.end.id, ...handInDoubt(device)], device.use === 'backup');
       for (const behind of index
         .along(line.id)
         .filter((o) => o.end.kind === 'hitch' && ctx.deviceAbove(o) === device)) {
         const of = own(behind);
-        add({ id: behind.id, label: behind.label, hand: false, needs: [...chain, ...of] }, of, true);
+        count({ id: behind.id, label: behind.label, hand: false, needs: [...chain, ...of] }, of, true);
         hitchUnderDevice(behind, device);
       }
     }
   }
 
   function hitchUnderDevice(hitch: Attachment, device: Attachment) {
+    // Two links lead to the same device: what follows there is told once.
+    if (told.has(hitch.id)) return;
+    told.add(hitch.id);
     const end = deviceOf(device);
     const hand = end?.hand ? index.person(end.hand) : undefined;
     if (!hand) return;

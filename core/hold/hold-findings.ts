@@ -162,7 +162,7 @@ function inDoubt(singles: readonly SinglePoint[], findings: readonly Finding[]):
     finding({
       code: 'hold.single-point',
       severity: mind ? 'mind' : 'untested',
-      subject: open.map(({ fault }) => fault.part),
+      subject: [...new Set(open.map(({ fault }) => fault.part))],
       says: `Nothing holds when ${open.map(({ fault }) => literal(fault.says)).join(', or when ')}.`,
       because:
         open.length > 1
@@ -180,7 +180,7 @@ function acceptable(singles: readonly SinglePoint[]): Finding[] {
     finding({
       code: 'hold.single-accepted',
       severity: 'clear',
-      subject: accepted.map(({ fault }) => fault.part),
+      subject: [...new Set(accepted.map(({ fault }) => fault.part))],
       says: 'What hangs on one thing alone is what practice accepts.',
       because: `${accepted.map(({ fault, inspect }) => `${FAULT_KINDS[fault.kind].plain}: ${inspect}`).join('. ')}.`,
       remedy: 'Look at each before you trust it.',

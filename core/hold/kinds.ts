@@ -13,6 +13,7 @@ export type FaultKind =
   | 'sling'
   | 'harness'
   | 'leg-loop'
+  | 'bridge'
   | 'hand'
   | 'past-end'
   | 'end-knot'
@@ -87,6 +88,11 @@ export const FAULT_KINDS = {
     causes: ['its buckle slips', 'clipped to a strap that carries nothing'],
     inspect: '',
     plain: 'Leg loop',
+  },
+  bridge: {
+    causes: ['worn by the device that runs along it', 'an end knot or stopper that was not seen', 'cut by the saw'],
+    inspect: 'the bridge along its whole length, bent over the finger, and both its ends',
+    plain: 'Bridge',
   },
   hand: {
     causes: ['a stone hits', 'cold or tired hand', 'looking away', 'fainting'],

@@ -1,6 +1,6 @@
 import { finding, type Finding, type Ref, literal } from '../finding/index.ts';
 import { traitsOf, type Item, type Person } from '../gear/index.ts';
-import { templateOf, thingsOf, type Setup, type Thing } from '../rig/index.ts';
+import { mainConnector, templateOf, thingsOf, type Setup, type Thing } from '../rig/index.ts';
 import { about, type Judge } from './judge.ts';
 
 /** A place in a rig that a person or a piece of gear is chosen for. */
@@ -59,9 +59,11 @@ function slotOf(setup: Setup, thing: Thing): Slot | null {
             ? 'Second connector beside it'
             : main
               ? 'Device connector'
-              : attachment.id === 'below'
-                ? 'Hitch connector'
-                : `Connector of the ${of}`;
+              : piece !== mainConnector(attachment)
+                ? `Connector at the harness, ${of}`
+                : attachment.id === 'below'
+                  ? 'Hitch connector'
+                  : `Connector of the ${of}`;
       return { ref: piece.id, label, kind: piece.kind, item: piece.item, optional: false };
     }
     case 'device':

@@ -48,7 +48,8 @@ export const fitJudge: Judge = {
         rope ? named(fitOf(rope, item, ctx.use(a), id), namesAt(a, ctx)) : [],
       ),
     );
-    return unlike(found);
+    // That nobody hangs on it is said of what stands where somebody does.
+    return unlike(a.use === 'aid' ? found.filter((f) => f.code !== 'fit.aid-only') : found);
   },
   reads: (ref, ctx) => partsOf(ctx.attachment(ref), ctx),
 };

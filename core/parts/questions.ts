@@ -271,17 +271,37 @@ function handQuestions(ctx: Context, a: Attachment): Question[] {
 
 /** A person works in a tree: its rules ask more of a connector, and a line may be tied at its base. */
 function treeQuestions(ctx: Context): Question[] {
-  const { job, lines, attachments } = ctx.setup;
-  if (job !== 'tree-stationary' && job !== 'tree-moving') return [];
+  const { job, lines, attachments, site, persons } = ctx.setup;
+  if (!site.tree) return [];
+  const ownJob = job === 'tree-stationary' || job === 'tree-moving';
   // Lengths are asked for where something is there to go up on.
   const aid = attachments.find((a) => a.use === 'aid');
   return [
+    // A rappel from a tree asks what every job in one asks.
+    ...(ownJob
+      ? []
+      : Object.entries({ second: SECOND, fork: FORK, swing: SWING }).map(([key, words]) =>
+          ask([persons[0]!.id], about('job', key), words),
+        )),
     ...(aid ? [ask([aid.end.id], about('job', 'lengths'), LENGTHS)] : []),
     ...(job === 'tree-stationary'
       ? attachments.flatMap((a) =>
           a.use === 'carries' ? [ask([a.end.id], about(a.end.id, 'pressed'), 'what can open it from above')] : [],
         )
       : []),
+    ...(attachments.some((a) => a.root.kind === 'harness' && a.root.point === 'bridge')
+      ? [ask([ctx.setup.persons[0]!.harnessId], about(ctx.setup.persons[0]!.harnessId, 'bridge'), 'the bridge')]
+      : []),
+    ...attachments.flatMap((a) =>
+      a.use === 'carries' && a.end.kind !== 'knot'
+        ? [
+            ...(job === 'tree-moving'
+              ? [ask([a.end.id], about(a.end.id, 'eyes'), 'what the end of the line hangs on')]
+              : []),
+            ...(deviceOf(a)?.item ? [ask([a.end.id], about(a.end.id, 'side'), 'whether it lies over a limb')] : []),
+          ]
+        : [],
+    ),
     ...attachments.flatMap((a) =>
       a.pieces.flatMap((p) =>
         p.kind === 'connector'
@@ -289,7 +309,7 @@ function treeQuestions(ctx: Context): Question[] {
           : [],
       ),
     ),
-    ...(job === 'tree-stationary'
+    ...(job !== 'tree-moving'
       ? lines.flatMap((l) =>
           l.kind === 'fixed' ? [ask([l.id], about(l.id, 'base-tie'), 'whether it can be tied at the base')] : [],
         )

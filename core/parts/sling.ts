@@ -24,7 +24,10 @@ export const slingStrengthJudge: Judge = {
     return [about(ref, 'strength'), between(ref, next.id), ...(root && at === 0 ? [between(root, ref)] : [])];
   },
   judge: (ref, ctx) => {
-    const load = ctx.load(ctx.index.ownerOf(ref)!);
+    const owner = ctx.index.ownerOf(ref)!;
+    // A strap at chest or knee takes a device along: nobody hangs on it.
+    const strap = owner.use === 'aid' && owner.root.kind === 'harness' && owner.root.point !== 'foot';
+    const load = strap ? null : ctx.load(owner);
     const { item, method, knots } = pieceOf(ref, ctx);
     if (!item || !load) return [];
     const { high } = jobLoadKn(load, deviceOf(ctx.index.ownerOf(ref)!)?.item ?? null);

@@ -18,6 +18,7 @@ function pathsOf(setup: Setup): ReadonlyMap<Ref, Path> {
   const found = new Map<Ref, Path>([
     ['site', ['site']],
     ...(setup.site.tree ? ([['tree', ['site', 'tree']]] as const) : []),
+    ...(setup.site.tree?.limbs ?? []).map(({ id }, i) => [id, ['site', 'tree', 'limbs', i]] as const),
     ['calls', ['calls']],
     ['calls-words', ['calls', 'words']],
   ]);

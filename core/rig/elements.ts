@@ -15,6 +15,7 @@ import {
   ropeSchema,
   slingSchema,
 } from '../gear/index.ts';
+import { CALL_IDS, type CallId } from './call-ids.ts';
 import { said } from './said.ts';
 
 /*
@@ -23,6 +24,27 @@ import { said } from './said.ts';
  */
 
 export const WEATHER = { dry: 'Dry', wet: 'Wet', icy: 'Icy' } as const;
+
+/** A limb that somebody goes out on. */
+export const limbSchema = z.strictObject({
+  id: refSchema,
+  outM: measure(
+    'lengthM',
+    0,
+    20,
+    'Out along the limb',
+    'How far aside from below the tie-in. 0: nobody goes out.',
+  ).nullable(),
+  belowM: measure(
+    'lengthM',
+    0.5,
+    40,
+    'Tie-in above the limb',
+    'From the tie-in point down to where the limb leaves the stem.',
+  ).nullable(),
+  riseDeg: measure('angleDeg', -60, 60, 'The limb rises by', 'Outwards, from level. Below 0: it falls away.'),
+});
+export type Limb = z.infer<typeof limbSchema>;
 
 /** What is particular to a tree: how the tie-in point was tried, where one goes along a limb, and what else holds there. */
 export const treeSchema = z.strictObject({
@@ -36,6 +58,13 @@ export const treeSchema = z.strictObject({
     'The tie-in point was tried from the ground by',
     'Twice the load that it gets later, at least.',
   ),
+  triedKg: measure(
+    'massKg',
+    20,
+    400,
+    'What bounced on it weighs',
+    'All who hung on the line at once, with gear. Empty: what climber and partner weigh, where both are chosen.',
+  ).nullable(),
   overLimb: said(
     {
       none: 'Over no limb',
@@ -46,20 +75,21 @@ export const treeSchema = z.strictObject({
     'Below the tie-in the loaded line runs',
     'Friction on a limb hides slack that is stored beyond it.',
   ),
-  limbOutM: measure(
-    'lengthM',
+  redirectDeg: measure(
+    'angleDeg',
     0,
-    20,
-    'Out along a limb',
-    'How far from below the tie-in. 0: nobody goes out.',
+    180,
+    'A redirect bends the line by',
+    'Where the loaded line is led through a sling or ring on its way down. 0: it runs free.',
   ).nullable(),
-  limbBelowM: measure(
-    'lengthM',
-    0.5,
-    40,
-    'Tie-in above that limb',
-    'From the tie-in point down to the limb.',
-  ).nullable(),
+  deviceLies: said(
+    { free: 'Hangs free', over: 'Lies over a limb or stem' },
+    'free',
+    'Loaded, the device',
+    'Where one works: a long device that bends over wood is pulled sideways.',
+  ),
+  /** Where one goes out; the first one is always there. */
+  limbs: z.array(limbSchema).min(1).max(5),
   comingBack: said(
     { taken: 'Taken in at every step', slack: 'Left slack' },
     'taken',
@@ -71,6 +101,18 @@ export const treeSchema = z.strictObject({
     'Second attachment while working or changing',
   ),
   saw: said({ no: 'Nothing is cut', yes: 'A saw is used up there' }, 'no', 'Cutting'),
+  bridge: said(
+    { one: 'One', two: 'Two, each on points of its own' },
+    'one',
+    'Bridge of the harness',
+    'The rope or webbing between the side points that the device hangs on.',
+  ),
+  eyes: said(
+    { separate: 'Each in an eye of its own', one: 'On one connector' },
+    'separate',
+    'End of the line and device hang',
+    'On a rigging plate, or on points of their own.',
+  ),
 });
 
 /** Where it happens. Heights are above the ground. */
@@ -113,8 +155,7 @@ export const ROLES = {
 } as const;
 export type Role = keyof typeof ROLES;
 
-export const CALL_IDS = ['on-belay', 'climbing', 'slack', 'take', 'lower', 'off-belay', 'rope-free', 'rock'] as const;
-export type CallId = (typeof CALL_IDS)[number];
+export { CALL_IDS, type CallId };
 
 /** What two persons have agreed to tell each other. An empty word: the usual one. */
 export const callsSchema = z.strictObject({
@@ -454,8 +495,18 @@ export const knotEndSchema = z.strictObject({
   knot: said(KNOTS, 'figure-eight', 'Knot'),
   on: z.array(onSchema).min(1).max(1),
 });
-/** Clipped to another part, or to an anchor. */
-export const clipEndSchema = z.strictObject({ id: refSchema, kind: z.literal('clip'), to: refSchema });
+/** Clipped to another part, to an anchor, or to somebody’s harness. */
+export const clipEndSchema = z.strictObject({
+  id: refSchema,
+  kind: z.literal('clip'),
+  to: refSchema,
+  tight: said(
+    { tight: 'Tight', slack: 'Slack' },
+    'tight',
+    'The link runs',
+    'Tight: whoever hangs on it could drop less than 5 cm.',
+  ),
+});
 /** Somebody’s hand on the rope below: it pulls when the other one’s hand lets go. */
 export const handEndSchema = z.strictObject({
   id: refSchema,

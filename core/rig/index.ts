@@ -5,11 +5,13 @@ export {
   rigPersonSchema,
   ROLES,
   siteSchema,
+  limbSchema,
   treeSchema,
   STRANDS,
   anchorSchema,
   CALL_IDS,
   callsSchema,
+  clipEndSchema,
   connectorPieceSchema,
   deviceEndSchema,
   doubledSchema,
@@ -20,6 +22,7 @@ export {
   type Attachment,
   type CallId,
   type Calls,
+  type ClipEnd,
   type ConnectorPiece,
   type DeviceEnd,
   type EndPart,
@@ -34,6 +37,7 @@ export {
   type Root,
   type Site,
   type SlingPiece,
+  type Limb,
   type Tree,
 } from './elements.ts';
 export { brakeAngleOf, jobOf, loadOf, onSmoothSide, slackFactor, slipOf, useOf } from './load.ts';
@@ -95,4 +99,4 @@ export {
   type Removable,
   type Variation,
   type VariationId,
-} from './variations.ts';
+} from './variations/index.ts';

@@ -16,11 +16,21 @@ import { besideConnector, brakerOf, deviceOf, hangingBy, heaviest, ropesIn, stra
 /** What the device or hitch of an attachment is used for. */
 export const jobOf = ({ setup }: RigIndex, a: Attachment): Job => a.job ?? setup.job;
 
+const casualtys = (index: RigIndex, { root }: Attachment): boolean =>
+  root.kind === 'harness' && index.person(root.person)?.role === 'casualty';
+
 /** What fit asks about the place of a device in this rig. */
 export function useOf(index: RigIndex, a: Attachment): UseCase {
   const job = jobOf(index, a);
   const strands = a.end.kind === 'device' || a.end.kind === 'hitch' ? strandsIn(a.end) : 'one';
-  return { ...usualUse(job), strands, hangsOn: a.root.kind === 'anchor' ? 'anchor' : 'harness' };
+  const usual = usualUse(job);
+  return {
+    ...usual,
+    // On a link, and in a device of their own, the casualty hangs alone.
+    persons: casualtys(index, a) ? 'one' : usual.persons,
+    strands,
+    hangsOn: a.root.kind === 'anchor' ? 'anchor' : 'harness',
+  };
 }
 
 /** How far the brake strand is bent away from the loaded strand, rad. On a harness the hand pulls down, the load up; at an anchor what
@@ -87,8 +97,9 @@ function modulusOf(index: RigIndex, a: Attachment): Interval {
 }
 
 /** Rescuer and casualty hang in one device, whoever of them is the heavier: half of what both weigh, since a load of two is reckoned as twice one; null in other jobs. */
-function onOneDevice({ setup }: RigIndex, a: Attachment): number | null {
-  if (setup.job !== 'pick-off' || a.root.kind !== 'harness') return null;
+function onOneDevice(index: RigIndex, a: Attachment): number | null {
+  const { setup } = index;
+  if (setup.job !== 'pick-off' || a.root.kind !== 'harness' || casualtys(index, a)) return null;
   const [x, y] = setup.persons.flatMap((p) =>
     p.item && (p.role === 'rescuer' || p.role === 'casualty') ? [p.item.massKg] : [],
   );

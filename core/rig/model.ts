@@ -30,6 +30,7 @@ export const TEMPLATE_IDS = [
   'self-belay-top-rope',
   'tree-stationary',
   'tree-moving',
+  'tree-rappel',
   'pick-off',
 ] as const;
 export type TemplateId = (typeof TEMPLATE_IDS)[number];
@@ -113,6 +114,7 @@ export function rigIssues(setup: Shape): Issue[] {
       seen.add(id);
     }
   };
+  setup.site.tree?.limbs.forEach((l, i) => claim(['site', 'tree', 'limbs', i], [[['id'], l.id]]));
   setup.persons.forEach((p, i) => claim(['persons', i], idsOfPerson(p)));
   setup.anchors.forEach((a, i) => claim(['anchors', i], [[['id'], a.id]]));
   setup.lines.forEach((l, i) => claim(['lines', i], idsOfLine(l)));
@@ -120,6 +122,7 @@ export function rigIssues(setup: Shape): Issue[] {
 
   const persons = new Set(setup.persons.map((p) => p.id));
   const anchors = new Set(setup.anchors.map((a) => a.id));
+  const harnesses = new Set(setup.persons.map((p) => p.harnessId));
   const lines = new Map(setup.lines.map((l) => [l.id, l]));
   const attachments = new Map(setup.attachments.map((a) => [a.id, a]));
   const partOf = new Map(setup.attachments.flatMap((a) => idsOfAttachment(a).map(([, id]) => [id, a.id] as const)));
@@ -134,7 +137,12 @@ export function rigIssues(setup: Shape): Issue[] {
     if (root.kind === 'anchor') refer([...at, 'root', 'anchor'], anchors.has(root.anchor), 'anchor', root.anchor);
     if (root.kind === 'part') refer([...at, 'root', 'part'], partOf.has(root.part), 'part', root.part);
     if (end.kind === 'clip')
-      refer([...at, 'end', 'to'], partOf.has(end.to) || anchors.has(end.to), 'part or anchor', end.to);
+      refer(
+        [...at, 'end', 'to'],
+        partOf.has(end.to) || anchors.has(end.to) || harnesses.has(end.to),
+        'part, anchor or harness',
+        end.to,
+      );
     else
       end.on.forEach(({ line, strand }, k) => {
         const found = lines.get(line);

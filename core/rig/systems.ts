@@ -1,9 +1,9 @@
 import type { Ref } from '../finding/index.ts';
 import type { Attachment } from './elements.ts';
 import type { Setup, TemplateId } from './model.ts';
-import { alongOf, connector, device, fixed, hitch, on, onHarness, onTether, sling } from './templates/build.ts';
+import { alongOf, connector, device, fixed, footLoop, hitch, on, onTether, sling } from './templates/build.ts';
 import { blankSetup, templateOf } from './templates/index.ts';
-import { removablesOf, variation, without, type VariationId } from './variations.ts';
+import { removablesOf, variation, without, type VariationId } from './variations/index.ts';
 
 /** One of the usual ways of building a whole rig for a job: what grips the rope, in which order, on what it hangs. Common practice (`practice-ascending`, `practice-self-belay`). */
 export interface System {
@@ -24,6 +24,9 @@ export const SYSTEM_IDS = [
   'two-grabs',
   'two-ropes',
   'two-ropes-hitches',
+  'rope-walk',
+  'limb-walk',
+  'free-hands',
 ] as const;
 export type SystemId = (typeof SYSTEM_IDS)[number];
 
@@ -77,17 +80,18 @@ const twoOnSlings =
       // The connector of what carries keeps its name, so that the one chosen for it stays.
       pieces: [sling('lower-tether'), connector('deviceConnector')],
     };
-    const foot: Attachment = {
-      id: 'foot-loop',
-      label: 'Foot loop',
-      use: 'aid',
-      job: null,
-      root: onHarness(of, 'foot'),
-      pieces: [{ ...sling('foot-sling'), method: 'girth' }],
-      end: { id: 'foot-loop-end', kind: 'clip', to: 'deviceConnector' },
-    };
-    return placed(plain, [upper, lower, foot], setup);
+    return placed(plain, [upper, lower, footLoop(of, 'deviceConnector')], setup);
   };
+
+/** The device on a sling of its own between it and the harness. */
+function onLongTether(plain: Setup, had: Setup): Setup {
+  const [main, ...rest] = plain.attachments;
+  return placed(
+    plain,
+    [{ ...main!, pieces: [{ ...sling('extension'), method: 'girth' }, ...main!.pieces] }, ...rest],
+    had,
+  );
+}
 
 const onBothRopes = (setup: Setup): Setup => {
   const grown = added(['grab-second-rope'])(setup);
@@ -165,6 +169,27 @@ export const SYSTEMS: readonly System[] = [
     label: 'Grab and hitch on each of two ropes',
     says: 'Four that grip; the hitches below the grabs stay on for the way down.',
     build: onBothRopes,
+  },
+  {
+    id: 'rope-walk',
+    templates: ['tree-stationary'],
+    label: 'Walk up the rope',
+    says: 'Device high on the chest, taken along by a chest tether; a knee ascender and a foot ascender below it.',
+    build: added(['chest-tether', 'knee-ascender', 'foot-ascender']),
+  },
+  {
+    id: 'limb-walk',
+    templates: ['tree-stationary'],
+    label: 'Out on a limb',
+    says: 'Device on a tether as long as one hand reaches; nothing on the line that only goes up.',
+    build: (setup) => onLongTether(bare(setup), setup),
+  },
+  {
+    id: 'free-hands',
+    templates: ['tree-stationary'],
+    label: 'With free hands',
+    says: 'Device at the saddle, and a short foot loop in its connector to stand up in.',
+    build: (setup) => placed(bare(setup), [...bare(setup).attachments, footLoop(who(setup), 'deviceConnector')], setup),
   },
 ];
 

@@ -636,6 +636,8 @@ export const ilse: Person = {
   legLoopSideMm: 130,
   kneeRaiseMm: 180,
   tieInHeightMm: 1000,
+  chinAboveTieInMm: 395,
+  kneeAboveSolesMm: 480,
   note: 'Hand force pulled against the club’s scale.',
 };
 export const tomas: Person = {
@@ -650,6 +652,8 @@ export const tomas: Person = {
   legLoopSideMm: 140,
   kneeRaiseMm: 190,
   tieInHeightMm: 1040,
+  chinAboveTieInMm: 410,
+  kneeAboveSolesMm: 500,
   note: '',
 };
 export const wren: Person = {
@@ -664,6 +668,8 @@ export const wren: Person = {
   legLoopSideMm: 115,
   kneeRaiseMm: 165,
   tieInHeightMm: 940,
+  chinAboveTieInMm: 360,
+  kneeAboveSolesMm: 445,
   note: 'Looks at the lichen; learns the rest.',
 };
 export const clubPeople: readonly Person[] = [ilse, tomas, wren];

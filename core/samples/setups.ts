@@ -12,9 +12,11 @@ import {
   lightHarness,
   longCord,
   longRope,
+  longSling,
   oval,
   pear,
   secondKept,
+  secondPear,
   secondThinRope,
   shortCord,
   sling,
@@ -361,7 +363,8 @@ export const beechMulti = made('tree-stationary', {
     anchor: { through: 'wood', points: 'one' },
     fastening: { how: 'tied' },
     deviceConnector: { planned: FROM_LEFT },
-    tree: { limbOutM: 3, limbBelowM: 6 },
+    limb: { outM: 3, belowM: 6 },
+    tree: { redirectDeg: 0 },
   },
 });
 
@@ -381,7 +384,36 @@ const treeMoving = made('tree-moving', {
   fields: {
     anchor: { through: 'saver', points: 'one' },
     deviceConnector: { planned: FROM_LEFT },
-    tree: { limbOutM: 0 },
+    limb: { outM: 0 },
+    tree: { redirectDeg: 0 },
+  },
+});
+
+/** Down from the beech on an eight, the climbing hitch kept above it. */
+const treeRappel = made('tree-rappel', {
+  id: 'setup-beech-down',
+  name: 'Beech 4, down on the eight',
+  at: '2026-09-09T15:00:00.000Z',
+  site: { anchorHeightM: 18, edge: 'none', steepness: 'free' },
+  items: {
+    climber: tomas,
+    partner: ilse,
+    harness: surveyHarness,
+    ropeA: thickRope,
+    device: device('device-stile'),
+    deviceConnector: keptPear,
+    extension: sling,
+    'above-hitch': shortCord,
+    'above-tether': longSling,
+    'above-connector': secondKept,
+  },
+  fields: {
+    anchor: { through: 'saver', points: 'one' },
+    fastening: { how: 'tied' },
+    limb: { outM: 0 },
+    tree: { redirectDeg: 0, bridge: 'two' },
+    'above-hitch': { hitch: 'prusik', wraps: 4 },
+    'above-tether': { measuredMm: 240 },
   },
 });
 
@@ -397,6 +429,13 @@ const pickOff = made('pick-off', {
     ropeA: thickRope,
     device: device('device-gantry'),
     deviceConnector: secondKept,
+    'casualty-harness': lightHarness,
+    'link-sling': sling,
+    'link-low': smallD,
+    'link-connector': pear,
+    'spare-sling': longSling,
+    'spare-low': secondPear,
+    'spare-connector': keptPear,
   },
   fields: { fastening: { how: 'tied' }, deviceConnector: { planned: FROM_LEFT } },
 });
@@ -418,6 +457,7 @@ export const SETUPS = {
   'self-belay-top-rope': selfBelay,
   'tree-stationary': beechMulti,
   'tree-moving': treeMoving,
+  'tree-rappel': treeRappel,
   'pick-off': pickOff,
 } as const satisfies Readonly<Record<string, Setup>>;
 export type SampleName = keyof typeof SETUPS;

@@ -288,6 +288,20 @@ describe('known fatal mistakes', () => {
     expect(named(walk, ['lanyard-on', 'lanyard-lock', 'lanyard-off'])).not.toBe('harmless');
     expect(named(walk, ['lanyard-lock'])).toBe('untested');
   });
+  it('walking on above the limb: the tether short again and the lanyard off before, and all off again before going down', () => {
+    const walk = fresh('tree-walk');
+    expect(named(walk, ['knee-down'])).toBe('stranded');
+    expect(named(walk, ['foot-down'])).toBe('stranded');
+    expect(named(walk, ['chest-down'])).toBe('fall');
+    expect(breachesOf(moved(walk, 'tether-short', 'go')).join(' ')).toMatch(/out of reach/);
+    expect(breachesOf(moved(walk, 'lanyard-off', 'knee-down')).join(' ')).toMatch(/lanyard round the wood below/);
+    // Fitted before one walks back along the limb it holds one there.
+    expect(named(moved(walk, 'knee-again', 'walk-back'), [])).not.toBe('harmless');
+    // Who does not walk on goes down from the limb: nothing is fitted again.
+    const again = ['foot-again', 'knee-again', 'chest-again', 'climb-again', 'knee-down', 'foot-down', 'chest-down'];
+    expect(named(walk, again)).toBe('harmless');
+    expect(named(walk, again.slice(0, 4))).not.toBe('fall');
+  });
   it('pick-off: nothing opened before the link carries, never on one, no drop, everything off that grabs, friction for two', () => {
     const off = fresh('pick-off');
     expect(named(off, ['link-on', 'link-lock', 'link-tight'])).toBe('fall');
@@ -573,6 +587,11 @@ const NEVER_CLEAR: Partial<Record<ProcedureId, readonly (readonly [string, strin
     ['lanyard-off', 'go'],
     ['lanyard-on', 'work'],
     ['lanyard-lock', 'walk-out'],
+    ['tether-short', 'climb-again'],
+    ['lanyard-off', 'climb-again'],
+    ['knee-down', 'go'],
+    ['foot-down', 'go'],
+    ['chest-down', 'go'],
   ],
   'pick-off': [
     ['help', 'haul'],

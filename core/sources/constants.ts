@@ -1,3 +1,4 @@
+import { HAND_FORCE_DEFAULT_N } from './hand-force.ts';
 import { interval, type Interval } from '../units/index.ts';
 import type { SourceId } from './ids.ts';
 
@@ -38,9 +39,9 @@ export const CONSTANTS = {
   grooveAngleDeg: c(75, 90, 120, 'deg', 'opening of the brake grooves of a grooved tube', 'memory-friction'),
   extraConnectorRad: c(0.2, 0.5, 0.9, 'rad', 'turn of rope gained by a second connector in a tube', 'memory-friction'),
   handForceDefaultN: c(
-    150,
-    230,
-    330,
+    HAND_FORCE_DEFAULT_N.low,
+    HAND_FORCE_DEFAULT_N.best,
+    HAND_FORCE_DEFAULT_N.high,
     'N',
     'what one hand holds on the brake strands when it was not measured',
     'memory-hand-force',
@@ -394,6 +395,32 @@ export const CONSTANTS = {
   limbStopDeg: one(45, 'deg', 'the same, above which nobody goes without a second line', 'practice-limb'),
   limbMindM: one(0.5, 'm', 'drop of a swing off a limb, above which one minds', 'practice-limb'),
   limbStopM: one(1.5, 'm', 'the same, above which nobody goes without a second line', 'practice-limb'),
+  redirectMindDeg: one(
+    60,
+    'deg',
+    'bend of a line at a redirect, above which the redirect carries more than the weight on the line (closed form)',
+    'practice-limb',
+  ),
+  walkBelowChinMm: one(50, 'mm', 'top of the device below the chin, hanging, to walk up a rope', 'practice-rope-walk'),
+  walkCollarboneMm: one(150, 'mm', 'collarbone below the chin: lower than that a step gains little', 'memory-tree'),
+  walkStrokeMm: c(300, 375, 450, 'mm', 'what a step of a rope walk gains', 'practice-rope-walk'),
+  kneeOffMm: one(50, 'mm', 'how far a knee ascender may be from just below the knee', 'memory-tree'),
+  bollardBodyMm: c(
+    200,
+    250,
+    320,
+    'mm',
+    'length of a bollard device along the rope, above the eye it hangs by',
+    'memory-tree',
+  ),
+  linkDropMm: one(50, 'mm', 'drop onto the link to a casualty, from which it is too much', 'practice-pick-off'),
+  linkMostMm: one(600, 'mm', 'length of the link to a casualty, above which they hang out of reach', 'memory-pick-off'),
+  trialLeastWeights: one(
+    1.5,
+    '1',
+    'what bounced on a tie-in point together, over who goes up it: two persons are seldom quite twice the heavier one',
+    'memory-tree',
+  ),
   tuningCreepMm: one(5, 'mm', 'creep of a bollard in 60 s, from which it grips too little', 'practice-tuning'),
   tuningBounceMm: one(50, 'mm', 'the same, in three bounces', 'practice-tuning'),
   tuningHandN: one(100, 'N', 'hand force going down, above which a bollard grips too much', 'practice-tuning'),

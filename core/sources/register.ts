@@ -342,7 +342,11 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   ),
   'practice-limb': practice(
     'Common practice: out along a limb',
-    'A line at more than 30 degrees, or a swing that drops more than half a metre, is minded; more than 45 degrees or 1.5 m wants a second line. Coming back the line is taken in at every step. A loaded line runs over no limb below its tie-in.',
+    'A line at more than 30 degrees, or a swing that drops more than half a metre, is minded; more than 45 degrees or 1.5 m wants a second line. Coming back the line is taken in at every step. A loaded line runs over no limb below its tie-in, and a long device lies over none.',
+  ),
+  'practice-rope-walk': practice(
+    'Common practice: lengths for walking up a rope, out on a limb, and with free hands',
+    'Hanging, the top of the device is about 5 cm below the chin; the knee ascender just below the knee with the leg straight; strokes of 30 to 45 cm; a foot loop that one hand adjusts. Out on a limb the tether is as long as one hand reaches. With free hands it is short, and so is the foot loop: the device is at the saddle.',
   ),
   'practice-unlike-strands': practice(
     'Common practice: two strands of unlike rope',
@@ -422,7 +426,11 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   ),
   'memory-tree': memory(
     'Line over wood and over a friction saver',
-    'Friction of a line over bark about 0.2 to 0.5, over a ring or pulley next to none.',
+    'Friction of a line over bark about 0.2 to 0.5, over a ring or pulley next to none. Two who bounce on a line weigh one and a half times who goes up it, at least. A bollard device is 20 to 32 cm long; the collarbone is about 15 cm below the chin.',
+  ),
+  'memory-pick-off': memory(
+    'Length of the link to a casualty',
+    'Beyond about 60 cm nobody keeps the head of a motionless person up from above.',
   ),
   'memory-runner': memory(
     'Rope over a connector at the anchor',

@@ -1,10 +1,7 @@
 import type { ComponentType } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
-import { BrowserRouter, Navigate, Outlet, Route, Routes, useLocation, useParams } from 'react-router';
-import { WORKSPACES, type WorkspaceName } from '../storage/database';
+import { BrowserRouter, Navigate, Route, Routes, useLocation, useParams } from 'react-router';
 import { PreferencesProvider } from './preferences';
-import { Shell } from './Shell';
-import { WorkspaceProvider } from './WorkspaceProvider';
 import { NotFound } from './NotFound';
 import { Failed } from '../ui/Failed';
 import { part } from '../ui/part';
@@ -15,10 +12,19 @@ const usePathname = () => useLocation().pathname;
 const page = (what: string, load: () => Promise<ComponentType>) =>
   part(what, load, { waiting: () => <p className="p-6 text-ink-2">Loading …</p>, useAbout: usePathname });
 
+/** Everything of a workspace: the first page does without it. Asked for at once where it will be needed, so that it does not wait for its turn. */
+const inside = () => import('./Inside');
+const setups = () => import('../features/setups/SetupsPage');
+if (location.pathname !== '/') void inside().catch(() => undefined);
+// The list that one comes to first does not wait for the disk either.
+if (/^\/\w+(\/setups)?\/?$/.test(location.pathname)) void setups().catch(() => undefined);
+const InWorkspace = page('The workspace', () => inside().then((m) => m.InWorkspace));
+const Shell = page('The frame of the page', () => inside().then((m) => m.Shell));
+
 const NewVersion = part('News of a version', () => import('./NewVersion').then((m) => m.NewVersion));
 const StartPage = page('The first page', () => import('./StartPage').then((m) => m.StartPage));
 const QuickPage = page('The six questions', () => import('../features/quick/QuickPage').then((m) => m.QuickPage));
-const SetupsPage = page('The list of set-ups', () => import('../features/setups/SetupsPage').then((m) => m.SetupsPage));
+const SetupsPage = page('The list of set-ups', () => setups().then((m) => m.SetupsPage));
 const SetupPage = page('This set-up', () => import('../features/setups/SetupPage').then((m) => m.SetupPage));
 const CardPage = page('The card', () => import('../features/setups/CardPage').then((m) => m.CardPage));
 const ChoosePage = page('The choice from the locker', () =>
@@ -57,18 +63,6 @@ const SettingsPage = page('The settings', () =>
 const SourcesPage = page('The list of sources', () =>
   import('../features/sources/SourcesPage').then((m) => m.SourcesPage),
 );
-
-const isWorkspace = (name: string | undefined): name is WorkspaceName => WORKSPACES.some((w) => w === name);
-
-function InWorkspace() {
-  const { workspace } = useParams();
-  if (!isWorkspace(workspace)) return <NotFound />;
-  return (
-    <WorkspaceProvider key={workspace} name={workspace}>
-      <Outlet />
-    </WorkspaceProvider>
-  );
-}
 
 /** What was chosen in a plan is a set-up now; old links go there. */
 function ToSetup() {

@@ -26,6 +26,7 @@ import { usePlace } from './place';
 const Finder = part('The search', () => import('../features/find/Finder').then((m) => m.Finder), {
   waiting: () => <span className="size-11" />,
 });
+const Trail = part('The way back', () => import('./Trail').then((m) => m.Trail));
 const Shortcuts = part('What the keys do', () => import('./Shortcuts').then((m) => m.Shortcuts));
 
 const PLACES = [
@@ -156,6 +157,7 @@ export function Shell() {
           {unreadable.length === 1 ? 'is' : 'are'} not shown. Nothing was deleted.
         </p>
       )}
+      <Trail />
       <main id="content" className="flex-1">
         <Outlet />
       </main>

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { useTitle } from './useTitle';
-import { unsaved } from './session';
+import { unsaved } from './open-sessions';
 import { SeverityMark } from '../ui/SeverityMark';
 import { part } from '../ui/part';
 import { isVocabulary, VOCABULARIES } from '@core/vocabulary';

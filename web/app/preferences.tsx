@@ -1,23 +1,55 @@
 import { createContext, use, useEffect, useMemo, useState, type ReactNode } from 'react';
-import { z } from 'zod';
 import type { UnitSystem } from '@core/units';
 import { inWords, VOCABULARIES, type Vocabulary } from '@core/vocabulary';
 
 const KEY = 'zevrin-preferences';
-const schema = z.object({
-  system: z.enum(['metric', 'imperial']),
-  theme: z.enum(['light', 'dark']),
-  // Not there in what was kept before there was a choice.
-  words: z.enum(['rappel', 'abseil']).default('rappel'),
-  textSize: z.enum(['usual', 'large', 'largest']).default('usual'),
+/** Read by hand and not by a schema: it is the first thing that every page does, and the library of schemas is a fifth of what the first page would load. */
+interface Stored {
+  readonly system: UnitSystem;
+  readonly theme: 'light' | 'dark';
+  readonly words: Vocabulary;
+  readonly textSize: 'usual' | 'large' | 'largest';
   /** As the machine says, or less in any case. */
-  motion: z.enum(['machine', 'less']).default('machine'),
+  readonly motion: 'machine' | 'less';
   /** What new people and the first answer begin with; null: asked. */
-  hand: z.enum(['right', 'left']).nullable().default(null),
+  readonly hand: 'right' | 'left' | null;
   /** Days after which a copy is asked for; null: never. */
-  remindDays: z.number().int().min(1).max(365).nullable().default(30),
-});
-type Stored = z.infer<typeof schema>;
+  readonly remindDays: number | null;
+}
+const CHOICES = {
+  system: ['metric', 'imperial'],
+  theme: ['light', 'dark'],
+  words: ['rappel', 'abseil'],
+  textSize: ['usual', 'large', 'largest'],
+  motion: ['machine', 'less'],
+  hand: ['right', 'left', null],
+} as const satisfies { readonly [K in Exclude<keyof Stored, 'remindDays'>]: readonly Stored[K][] };
+const MOST_DAYS = 365;
+
+/** What was kept, each choice by itself: one that is not there, or is none, is as it is at first. */
+export function readPreferences(text: string | null, first: Stored): Stored {
+  let kept: unknown;
+  try {
+    kept = JSON.parse(text ?? '');
+  } catch {
+    return first;
+  }
+  if (kept === null || typeof kept !== 'object') return first;
+  const at = kept as Readonly<Record<string, unknown>>;
+  const choice = <K extends keyof typeof CHOICES>(key: K): Stored[K] =>
+    (CHOICES[key] as readonly unknown[]).includes(at[key]) ? (at[key] as Stored[K]) : first[key];
+  const days = at.remindDays;
+  const counts = typeof days === 'number' && Number.isInteger(days) && days >= 1 && days <= MOST_DAYS;
+  return {
+    system: choice('system'),
+    theme: choice('theme'),
+    words: choice('words'),
+    textSize: choice('textSize'),
+    motion: choice('motion'),
+    hand: choice('hand'),
+    remindDays: days === null || counts ? days : first.remindDays,
+  };
+}
 
 interface Preferences extends Stored {
   readonly setSystem: (system: UnitSystem) => void;
@@ -40,10 +72,22 @@ function initial(): Stored {
     theme: window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light',
   };
   try {
-    const parsed = schema.safeParse(JSON.parse(localStorage.getItem(KEY) ?? ''));
-    return parsed.success ? parsed.data : fallback;
+    return readPreferences(localStorage.getItem(KEY), fallback);
   } catch {
+    // Storage that is refused.
     return fallback;
+  }
+}
+
+/** What is kept with one choice changed. Only a choice is written, onto what is kept now: a tab that hears of another one writes nothing back, which would undo what was chosen there meanwhile. */
+function keep(now: Stored, choice: Partial<Stored>): Stored {
+  try {
+    const next = { ...readPreferences(localStorage.getItem(KEY), now), ...choice };
+    localStorage.setItem(KEY, JSON.stringify(next));
+    return next;
+  } catch {
+    // Storage that is refused or full: the choice holds as long as the page is open.
+    return { ...now, ...choice };
   }
 }
 
@@ -56,11 +100,6 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
       text: stored.textSize,
       motion: stored.motion,
     });
-    try {
-      localStorage.setItem(KEY, JSON.stringify(stored));
-    } catch {
-      // Storage that is refused or full: the choice holds as long as the page is open.
-    }
   }, [stored]);
   useEffect(() => {
     const listen = (event: StorageEvent) => {
@@ -69,16 +108,16 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
     window.addEventListener('storage', listen);
     return () => window.removeEventListener('storage', listen);
   }, []);
-  const value = useMemo<Preferences>(
-    () => ({
+  const value = useMemo<Preferences>(() => {
+    const choose = (choice: Partial<Stored>) => setStored((s) => keep(s, choice));
+    return {
       ...stored,
-      setSystem: (system) => setStored((s) => ({ ...s, system })),
-      setTheme: (theme) => setStored((s) => ({ ...s, theme })),
-      set: (choice) => setStored((s) => ({ ...s, ...choice })),
-      setWords: (words) => setStored((s) => ({ ...s, words, system: VOCABULARIES[words].system })),
-    }),
-    [stored],
-  );
+      setSystem: (system) => choose({ system }),
+      setTheme: (theme) => choose({ theme }),
+      set: choose,
+      setWords: (words) => choose({ words, system: VOCABULARIES[words].system }),
+    };
+  }, [stored]);
   return <Context value={value}>{children}</Context>;
 }
 

@@ -1,30 +1,9 @@
 import { openDatabase, type WorkspaceName } from '../storage/database';
 import type { Note } from '../storage/resolve';
-import type { Message, Sync } from '../storage/sync';
-import { createStore, type AppStore } from '../store/store';
+import type { Message } from '../storage/sync';
+import { createStore } from '../store/store';
+import { open, type Open, type Session } from './open-sessions';
 import { loaded } from '../store/workspace-slice';
-
-/** A workspace that is open in this tab: its store, and what keeps it and the disk the same. */
-export interface Session {
-  readonly name: WorkspaceName;
-  readonly store: AppStore;
-  readonly sync: Sync;
-  /** What is stored and does not fit this version, as it lies on the disk. */
-  readonly unreadable: readonly unknown[];
-  /** Hears of changes that met changes of another tab. */
-  readonly onNotes: (listen: (notes: readonly Note[], here: boolean) => void) => () => void;
-}
-
-interface Open {
-  readonly session: Promise<Session>;
-  /** How many parts of the page use it. */
-  users: number;
-  /** Set once it is open. */
-  ready: Session | null;
-  close: () => void;
-}
-
-const open = new Map<WorkspaceName, Open>();
 
 async function begin(name: WorkspaceName): Promise<{ session: Session; close: () => void }> {
   const database = await openDatabase(name);
@@ -117,13 +96,5 @@ async function end(name: WorkspaceName, entry: Open) {
   entry.close();
 }
 
-/** Workspaces in this tab with something that is not on the disk. */
-export const unsaved = (): Session[] =>
-  [...open.values()].flatMap(({ ready }) => (ready && ready.sync.pending() > 0 ? [ready] : []));
-
-/** Asks before the page is left while something is not on the disk. */
-export function warnWhenUnsaved() {
-  window.addEventListener('beforeunload', (event) => {
-    if (unsaved().length > 0) event.preventDefault();
-  });
-}
+export type { Session } from './open-sessions';
+export { unsaved, warnWhenUnsaved } from './open-sessions';

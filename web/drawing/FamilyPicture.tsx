@@ -19,13 +19,20 @@ const BESIDE: Partial<Record<Family, React.ReactNode>> = {
 };
 
 /** A family of devices, small, as somebody picks it by its look. */
-export function FamilyPicture({ family, size = 64 }: { family: Family; size?: number }) {
+export const FamilyPicture = ({ family, size = 64 }: { family: Family; size?: number }) => (
+  <svg viewBox="0 0 64 64" width={size} height={size} aria-hidden>
+    <FamilyGlyph family={family} />
+  </svg>
+);
+
+/** The same, on a sheet of 64 by 64 of somebody else’s drawing. */
+export function FamilyGlyph({ family }: { family: Family }) {
   const look = glyphOf(typicalDevice('picture', family));
   const tube = look.glyph === 'tube';
   return (
-    <svg viewBox="0 0 64 64" width={size} height={size} aria-hidden>
+    <>
       <DeviceGlyph at={{ x: 32, y: tube ? 42 : 33 }} scale={tube ? 0.75 : 0.46} side={1} {...look} />
       {BESIDE[family]}
-    </svg>
+    </>
   );
 }

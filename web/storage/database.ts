@@ -1,14 +1,14 @@
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb';
 import { COLLECTIONS, workspaceSchema, type Collection, type Workspace } from '@core/files';
 import type { Change, Doc } from './changes';
+import { WORKSPACES, type WorkspaceName } from './names';
 import { resolve, type Note } from './resolve';
 import { inSlices } from './slices';
 import type { UpgradeTransaction } from './upgrade';
 
-const VERSION_OF_DATABASE = 11;
+const VERSION_OF_DATABASE = 12;
 
-export const WORKSPACES = ['demo', 'mine'] as const;
-export type WorkspaceName = (typeof WORKSPACES)[number];
+export { WORKSPACES, type WorkspaceName };
 
 interface Stored {
   readonly id: string;

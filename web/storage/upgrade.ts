@@ -9,6 +9,7 @@ import {
   entryFrom8To9,
   entryFrom9To10,
   entryFrom10To11,
+  entryFrom11To12,
   setupsWithChoices,
 } from '@core/files';
 
@@ -43,8 +44,9 @@ export async function bringUp(database: IDBPDatabase, tx: UpgradeTransaction, fr
   const since7 = (doc: unknown) => (from < 8 ? entryFrom7To8(since6(doc)) : doc);
   const since8 = (doc: unknown) => (from < 9 ? entryFrom8To9(since7(doc)) : doc);
   const since9 = (doc: unknown) => (from < 10 ? entryFrom9To10(since8(doc)) : doc);
+  const since10 = (doc: unknown) => (from < 11 ? entryFrom10To11(since9(doc)) : doc);
   for (const collection of there.filter((c) => c !== 'choices'))
-    await each(collection, (doc) => entryFrom10To11(since9(doc)));
+    await each(collection, (doc) => entryFrom11To12(since10(doc)));
 }
 
 async function moveChoices(database: IDBPDatabase, tx: UpgradeTransaction): Promise<void> {

@@ -1,9 +1,6 @@
 import { Download, RotateCcw } from 'lucide-react';
-import { use } from 'react';
-import { writeWorkspace } from '@core/files';
+import { use, useState } from 'react';
 import { Place } from '../app/place';
-import { openDatabase, WORKSPACES } from '../storage/database';
-import { downloadText } from './download';
 import { NotLoaded } from './not-loaded';
 import { Reload } from './Reload';
 
@@ -14,23 +11,19 @@ interface FailedProps {
   readonly onAgain: () => void;
 }
 
-/** Everything that is stored, straight from the disk: for when the page around it is what failed. */
-async function saveFromDisk() {
-  for (const name of WORKSPACES) {
-    const database = await openDatabase(name);
-    const { workspace } = await database.load();
-    database.close();
-    if (Object.values(workspace).some((list) => list.length > 0))
-      downloadText(`zevrin-${name}.zevrin.json`, writeWorkspace(workspace));
-  }
-}
-
 /** Stands where a part of the page failed: what happened, and what can be done about it. */
 export function Failed({ what, error, onAgain }: FailedProps) {
   const place = use(Place);
-  const save = () => {
-    if (place) downloadText(`zevrin-${place.name}.zevrin.json`, writeWorkspace(place.store.getState().workspace.data));
-    else void saveFromDisk();
+  const [unsaved, setUnsaved] = useState(false);
+  // In a workspace what writes a file is there already; on the first page it is loaded for this.
+  const save = async () => {
+    try {
+      const { saveFromDisk, saveOpen } = await import('./save-all');
+      if (place) saveOpen(place.name, place.store);
+      else await saveFromDisk();
+    } catch {
+      setUnsaved(true);
+    }
   };
   return (
     <div
@@ -49,12 +42,17 @@ export function Failed({ what, error, onAgain }: FailedProps) {
           entered is kept. Do not take what is missing here for “nothing found”.
         </p>
       )}
+      {unsaved && (
+        <p className="mt-2">
+          The file could not be made here. Load the page again: what you entered is on this device.
+        </p>
+      )}
       <div className="mt-3 flex flex-wrap gap-3">
         <button type="button" className="btn btn-act" onClick={onAgain}>
           <RotateCcw aria-hidden className="size-5" />
           Try again
         </button>
-        <button type="button" className="btn" onClick={save}>
+        <button type="button" className="btn" onClick={() => void save()}>
           <Download aria-hidden className="size-5" />
           Save my data to a file
         </button>

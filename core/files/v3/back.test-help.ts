@@ -23,6 +23,7 @@ const ADDED_BY_7 = new Set(['gapOpens', 'slant', 'brakeAngleDeg', 'slackM', 'cal
 const ADDED_BY_8 = new Set(['tieInHeightMm', 'fromWallM', 'endWeightKg']);
 const ADDED_BY_9 = new Set(['bench']);
 const ADDED_BY_10 = new Set(['assumed']);
+const ADDED_BY_12 = new Set(['chinAboveTieInMm', 'kneeAboveSolesMm', 'tight']);
 const ADDED_BY_11 = new Set(['tree', 'tunings', 'bollardSettings']);
 const OPEN: Readonly<Record<string, unknown>> = {
   impactForceKn: null,
@@ -31,6 +32,8 @@ const OPEN: Readonly<Record<string, unknown>> = {
   brakeAngleDeg: null,
   slackM: null,
   tieInHeightMm: null,
+  chinAboveTieInMm: null,
+  kneeAboveSolesMm: null,
   fromWallM: null,
   endWeightKg: null,
   calls: BLANK_CALLS,
@@ -41,21 +44,23 @@ const OPEN: Readonly<Record<string, unknown>> = {
   bollardSettings: null,
 };
 const byVersion = (key: string, of: unknown): number =>
-  ADDED_BY_11.has(key)
-    ? 11
-    : ADDED_BY_10.has(key)
-      ? 10
-      : ADDED_BY_9.has(key)
-        ? 9
-        : ADDED_BY_8.has(key)
-          ? 8
-          : ADDED_BY_7.has(key) || (key === 'condition' && (of as { kind?: string }).kind === 'connector')
-            ? 7
-            : ADDED_BY_6.has(key)
-              ? 6
-              : ADDED_BY_5.has(key)
-                ? 5
-                : 1;
+  ADDED_BY_12.has(key)
+    ? 12
+    : ADDED_BY_11.has(key)
+      ? 11
+      : ADDED_BY_10.has(key)
+        ? 10
+        : ADDED_BY_9.has(key)
+          ? 9
+          : ADDED_BY_8.has(key)
+            ? 8
+            : ADDED_BY_7.has(key) || (key === 'condition' && (of as { kind?: string }).kind === 'connector')
+              ? 7
+              : ADDED_BY_6.has(key)
+                ? 6
+                : ADDED_BY_5.has(key)
+                  ? 5
+                  : 1;
 
 /** What version `since` and later ones added becomes `value` of its key, wherever it stands; undefined takes it out. */
 function since<T>(value: T, version: number, instead: (key: string, was: unknown) => unknown): T {
@@ -73,23 +78,11 @@ function since<T>(value: T, version: number, instead: (key: string, was: unknown
   return walk(value) as T;
 }
 
-/** What versions 5 to 11 added, taken out again wherever it stands. */
+/** What versions 5 to 12 added, taken out again wherever it stands. */
 export const without5 = <T>(value: T): T => since(value, 5, () => undefined);
 const open = (key: string, was: unknown) => (key === 'tree' ? was && BLANK_TREE : key in OPEN ? OPEN[key] : 'unknown');
-/** What version 11 added, as it is where an older version did not know it. */
-export const unknown11 = <T>(value: T): T => since(value, 11, open);
-/** What version 10 added, as it is where an older version did not know it. */
-export const unknown10 = <T>(value: T): T => since(value, 10, open);
-/** What version 9 added, as it is where an older version did not know it. */
-export const unknown9 = <T>(value: T): T => since(value, 9, open);
-/** What version 8 added, as it is where an older version did not know it. */
-export const unknown8 = <T>(value: T): T => since(value, 8, open);
-/** What version 7 added, as it is where an older version did not know it. */
-export const unknown7 = <T>(value: T): T => since(value, 7, open);
-/** And what version 6 added. */
-export const unknown6 = <T>(value: T): T => since(value, 6, open);
-/** And what version 5 added. */
-export const unknown5 = <T>(value: T): T => since(value, 5, open);
+/** What this version and later ones added, as it is where an older version did not know it. */
+export const unknownSince = <T>(version: number, value: T): T => since(value, version, open);
 
 /** The set-up of version 3 that this rig was made from. */
 export function backToV3(now: Setup): Setup3 {

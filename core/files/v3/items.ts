@@ -1,4 +1,4 @@
-/* Items and people as they stood up to version 4: what versions 5 to 11 added is taken away again. */
+/* Items and people as they stood up to version 4: what versions 5 to 12 added is taken away again. */
 import {
   connectorSchema as connector,
   deviceSchema as device,
@@ -21,4 +21,9 @@ export const ropeSchema = rope.omit({ assumed: true, condition: true, stiffness:
 export const cordSchema = cord.omit({ assumed: true, condition: true, bench: true });
 export const slingSchema = sling.omit({ assumed: true, condition: true });
 export const harnessSchema = harness.omit({ assumed: true, condition: true });
-export const personSchema = person.omit({ assumed: true, tieInHeightMm: true });
+export const personSchema = person.omit({
+  assumed: true,
+  tieInHeightMm: true,
+  chinAboveTieInMm: true,
+  kneeAboveSolesMm: true,
+});

@@ -1,6 +1,7 @@
 import type { Ref } from '../../finding/index.ts';
 import type {
   Attachment,
+  ClipEnd,
   ConnectorPiece,
   DeviceEnd,
   HitchEnd,
@@ -131,6 +132,8 @@ export const knot = (id: Ref, where: KnotEnd['on'][number]): KnotEnd => ({
   on: [where],
 });
 
+export const clip = (id: Ref, to: Ref): ClipEnd => ({ id, kind: 'clip', to, tight: 'unknown' });
+
 export const onHarness = (
   of: Ref,
   point: Extract<Root, { kind: 'harness' }>['point'] = 'belay-loop',
@@ -166,9 +169,35 @@ export const onTether = (id: Ref, label: string, of: Ref, end: Attachment['end']
   pieces: [sling(`${id}-tether`), connector(`${id}-connector`)],
   end,
 });
+/** From the harness of one person to a part, or to the harness, of another: a connector at each end of a sling. */
+export const link = (id: Ref, label: string, of: Ref, to: Ref, use: Attachment['use']): Attachment => ({
+  id,
+  label,
+  use,
+  job: null,
+  root: onHarness(of),
+  pieces: [connector(`${id}-low`), { ...sling(`${id}-sling`), method: 'girth' }, connector(`${id}-connector`)],
+  end: clip(`${id}-end`, to),
+});
+/** The short link of a pick-off, to the connector of the rescuer’s device. */
+export const shortLink = (casualty: Ref, connectorId: Ref): Attachment =>
+  link('link', 'Short link', casualty, connectorId, 'carries');
+/** The second one, to the rescuer’s harness. */
+export const secondLink = (casualty: Ref, harnessId: Ref): Attachment =>
+  link('spare', 'Second link', casualty, harnessId, 'backup');
 /** A hitch on a tether of its own above the device: the second of two that hold. */
 export const hitchAbove = (where: HitchEnd['on']): Attachment =>
   onTether('above', 'Hitch above the device', 'climber', hitch('above-hitch', where));
+/** A loop for the foot, in a connector. */
+export const footLoop = (of: Ref, connectorId: Ref): Attachment => ({
+  id: 'foot-loop',
+  label: 'Foot loop',
+  use: 'aid',
+  job: null,
+  root: onHarness(of, 'foot'),
+  pieces: [{ ...sling('foot-sling'), method: 'girth' }],
+  end: clip('foot-loop-end', connectorId),
+});
 /** A knot in the rope below what grips it. */
 export const knotBelow = (device: Ref, where: KnotEnd['on'][number]): Attachment => ({
   id: 'stop-knot',

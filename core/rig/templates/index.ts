@@ -1,7 +1,7 @@
 import type { Ref } from '../../finding/index.ts';
 import type { Job } from '../../gear/index.ts';
+import { CALL_IDS } from '../call-ids.ts';
 import {
-  CALL_IDS,
   type Attachment,
   type Calls,
   type RigAnchor,
@@ -27,6 +27,8 @@ import {
   onHarness,
   over,
   person,
+  secondLink,
+  shortLink,
   straight,
   tiedIn,
 } from './build.ts';
@@ -237,6 +239,23 @@ export const TEMPLATES = {
       ],
     }),
   },
+  'tree-rappel': {
+    id: 'tree-rappel',
+    job: 'rappel-fixed',
+    label: 'Rappel from a tree on the stationary line',
+    scene: 'tree',
+    who: rappel,
+    site: { edge: 'none', steepness: 'free' },
+    parts: () => ({
+      persons: climberAnd('partner', 'partner'),
+      lines: [fixed()],
+      // The climbing hitch stays on above the device; each hangs on a bridge.
+      attachments: [
+        { ...hitchAbove(main), root: onHarness('climber', 'bridge') },
+        { ...deviceOnExtension(main), root: onHarness('climber', 'bridge') },
+      ],
+    }),
+  },
   'pick-off': {
     id: 'pick-off',
     job: 'pick-off',
@@ -247,7 +266,11 @@ export const TEMPLATES = {
     parts: () => ({
       persons: [person('climber', 'rescuer'), person('casualty', 'casualty')],
       lines: [fixed()],
-      attachments: [deviceOn(onHarness('climber'), main, 'climber')],
+      attachments: [
+        deviceOn(onHarness('climber'), main, 'climber'),
+        shortLink('casualty', 'deviceConnector'),
+        secondLink('casualty', 'harness'),
+      ],
     }),
   },
 } as const satisfies Record<TemplateId, Template>;
@@ -270,12 +293,16 @@ export const BLANK_SITE: Site = {
 /** A tree of which nothing is said yet. */
 export const BLANK_TREE: Tree = {
   tried: 'unknown',
+  triedKg: null,
   overLimb: 'unknown',
-  limbOutM: null,
-  limbBelowM: null,
+  redirectDeg: null,
+  deviceLies: 'unknown',
+  limbs: [{ id: 'limb', outM: null, belowM: null, riseDeg: 0 }],
   comingBack: 'unknown',
   second: 'unknown',
   saw: 'unknown',
+  bridge: 'unknown',
+  eyes: 'unknown',
 };
 
 /** Nothing agreed yet; every call has its usual word. */

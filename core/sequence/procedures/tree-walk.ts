@@ -6,9 +6,9 @@ import { fact, flag, is, lane, never, procedure, step, to, wrong } from '../buil
  */
 export const treeWalk = procedure({
   id: 'tree-walk',
-  title: 'Walk up a stationary line, out along a limb, and down',
+  title: 'Walk up a stationary line, out along a limb, up again, and down',
   purpose:
-    'Foot and knee for the way up; both off for the limb; line taken in on the way back; nothing that only goes up for the way down.',
+    'Foot and knee for the way up; both off for the limb; line taken in on the way back; fitted again to go on up, and off again for the way down.',
   lanes: [
     lane('device', 'Device', [[is('threaded', 'right'), is('tuned')]]),
     lane('lanyard', 'Lanyard', [[is('lanyard.round')]]),
@@ -30,6 +30,7 @@ export const treeWalk = procedure({
     flag('out', 'you are out along the limb'),
     flag('slack', 'the line is slack behind you', 'the line is tight'),
     flag('worked'),
+    flag('again', 'you walked on above the limb'),
     flag('going'),
     flag('down', 'you stand on the ground, off the line'),
   ],
@@ -93,6 +94,21 @@ export const treeWalk = procedure({
       'The small connector at the chest holds the arm of the device down: it does not grip.',
       is('going'),
       is('chest'),
+    ),
+    never(
+      'tether-up',
+      'stranded',
+      'You walk up on the long tether: the device comes to stand out of reach.',
+      is('again'),
+      is('tether', 'limb'),
+    ),
+    never(
+      'lanyard-up',
+      'stranded',
+      'You walk up with the lanyard round the wood below you.',
+      is('again'),
+      is('lanyard.on'),
+      is('going', 'no'),
     ),
     never('lanyard-down', 'stranded', 'The lanyard is still round the wood.', is('going'), is('lanyard.on')),
   ],
@@ -194,6 +210,39 @@ export const treeWalk = procedure({
     step('lanyard-off', 'Weight on the device, then the lanyard off.', 'The device has set.', {
       can: [is('lanyard.on'), is('out', 'no'), is('where', 'up')],
       sets: [to('lanyard.on', 'no'), to('lanyard.locked', 'no'), to('lanyard.round', 'no')],
+    }),
+    step(
+      'foot-again',
+      'To walk on up: foot ascender onto the line again, below the device.',
+      'It runs when the foot is lifted.',
+      {
+        can: [is('where', 'up'), is('out', 'no'), is('foot', 'no'), is('going', 'no'), is('weight', 'device')],
+        sets: [to('foot', 'yes')],
+      },
+    ),
+    step('knee-again', 'Knee ascender onto the line again, just below the knee.', 'It runs with the knee.', {
+      can: [is('where', 'up'), is('out', 'no'), is('knee', 'no'), is('going', 'no'), is('weight', 'device')],
+      sets: [to('knee', 'yes')],
+    }),
+    step('chest-again', 'Small connector from the chest to the device again.', 'The device stands below the chin.', {
+      can: [is('where', 'up'), is('out', 'no'), is('tether', 'short'), is('chest', 'no'), is('going', 'no')],
+      sets: [to('chest', 'yes')],
+    }),
+    step('climb-again', 'Walk on up.', 'The device follows by itself.', {
+      can: [is('where', 'up'), is('foot'), is('knee'), is('out', 'no'), is('going', 'no')],
+      sets: [to('again', 'yes')],
+    }),
+    step('knee-down', 'Before going down: knee ascender off.', 'The leg is free.', {
+      can: [is('knee'), is('where', 'up')],
+      sets: [to('knee', 'no')],
+    }),
+    step('foot-down', 'Foot ascender off.', 'The foot is free.', {
+      can: [is('foot'), is('where', 'up')],
+      sets: [to('foot', 'no')],
+    }),
+    step('chest-down', 'Small connector at the chest off.', 'The arm of the device moves freely.', {
+      can: [is('chest'), is('where', 'up')],
+      sets: [to('chest', 'no')],
     }),
     step('go', 'Device turned so that the hand lies on its arm: go down slowly.', 'End knot seen below.', {
       can: [is('where', 'up'), is('weight', 'device'), is('out', 'no')],

@@ -190,10 +190,14 @@ function body(field: string, v: Values): MeasureView | null {
   const drop = num(v, 'legLoopDropMm', 180);
   const side = num(v, 'legLoopSideMm', 110);
   const raise = num(v, 'kneeRaiseMm', 150);
+  const chin = num(v, 'chinAboveTieInMm', 400);
+  const knee = num(v, 'kneeAboveSolesMm', 470);
   const hip = 0;
   const lines: Readonly<Record<string, readonly [Vec, Vec]>> = {
     tieInHeightMm: [vec(60, tie), vec(60, hip)],
     armReachMm: [vec(60, hip), vec(60, hip - reach)],
+    chinAboveTieInMm: [vec(70, hip), vec(70, hip - chin)],
+    kneeAboveSolesMm: [vec(150, tie), vec(150, tie - knee)],
     legLoopDropMm: [vec(0, hip), vec(0, hip + drop)],
     legLoopSideMm: [vec(0, hip + drop), vec(side, hip + drop)],
     kneeRaiseMm: [vec(side, hip + drop), vec(side, hip + drop - raise)],

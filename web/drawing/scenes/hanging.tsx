@@ -8,7 +8,8 @@ import { rigView } from '../rig-view';
 import { AnchorGlyph, Hanging, TOP } from '../site-parts';
 import type { SiteGeometry, SiteScene } from '../SiteFrame';
 import { vec, type Vec } from '../vector';
-import { Limb, LimbHandles } from './limb';
+import { Casualty, casualtyIn, casualtyParts } from './casualty';
+import { LimbDrawing, LimbHandles } from './limb';
 import { coil, Rock, Tree } from './rock';
 
 const ROPE_X = 104;
@@ -108,7 +109,9 @@ export function hangingScene(setup: Setup, figures: Figures, system: UnitSystem,
         ) : (
           <Rock stanceY={stanceY} onLedge={onLedge} edge={setup.site.edge} />
         )}
-        {setup.site.tree && <Limb tree={setup.site.tree} ropeX={ROPE_X + 3} {...{ geometry, system }} />}
+        {setup.site.tree?.limbs.map((limb) => (
+          <LimbDrawing key={limb.id} ropeX={ROPE_X + 3} {...{ limb, geometry, system }} />
+        ))}
         <AnchorGlyph x={ROPE_X + 3} y={TOP - 4} anchor={anchor} />
         <Strands x={ROPE_X} strands={strands} geometry={geometry} />
         {line!.kind === 'doubled' && line!.use === 'joined' && (
@@ -165,7 +168,8 @@ export function hangingScene(setup: Setup, figures: Figures, system: UnitSystem,
       </>
     );
   };
-  const parts = ({ y, stanceY, descentM }: SiteGeometry): Record<Ref, Vec> => {
+  const casualty = casualtyIn(setup);
+  const parts = ({ y, stanceY, descentM, depthM }: SiteGeometry): Record<Ref, Vec> => {
     const shortest = lengths.length > 0 ? Math.min(...lengths) : null;
     const end = vec(
       ROPE_X + 5,
@@ -174,7 +178,7 @@ export function hangingScene(setup: Setup, figures: Figures, system: UnitSystem,
     return {
       [anchor.id]: vec(ROPE_X, TOP - 12),
       edge: vec(ROPE_X - 3, TOP + 22),
-      ...(setup.site.tree ? { tree: vec(72, y((setup.site.tree.limbBelowM ?? descentM / 3) * 0.7)) } : {}),
+      ...(setup.site.tree ? { tree: vec(72, y((setup.site.tree.limbs[0]!.belowM ?? descentM / 3) * 0.7)) } : {}),
       ground: vec(ROPE_X - 34, stanceY),
       ...lineParts(line!, y(descentM * 0.2), end),
       ...Object.fromEntries(
@@ -184,12 +188,20 @@ export function hangingScene(setup: Setup, figures: Figures, system: UnitSystem,
       ),
       ...Object.fromEntries(others.map((o, i) => [o.anchor, vec(SECOND_X + i * 16, TOP - 12)])),
       ...offstage(setup, view.wearer?.id ?? '', vec(SECOND_X + 8, TOP + 40)),
+      ...casualtyParts(setup, vec(ROPE_X + 3, y(depthM))),
     };
   };
   return {
     ropeX: ROPE_X + 3,
-    mover: 'Climber',
-    figure: <Hanging />,
+    mover: casualty ? 'Rescuer' : 'Climber',
+    figure: casualty ? (
+      <>
+        <Casualty {...{ setup, casualty }} />
+        <Hanging />
+      </>
+    ) : (
+      <Hanging />
+    ),
     draw,
     parts,
     left: new Set(['edge', 'ground', 'tree', anchor.id]),

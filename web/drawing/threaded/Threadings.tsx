@@ -3,6 +3,7 @@ import { threadingsOf, type ThreadingMode } from '@core/fit';
 import type { Device } from '@core/gear';
 import { useWords } from '../../app/preferences';
 import { ThreadedDrawing } from './ThreadedDrawing';
+import { ThreadingSteps } from './ThreadingSteps';
 
 interface Props {
   readonly family: Device['family'];
@@ -47,6 +48,11 @@ export function Threadings({ family, mode = 'brakes', hand = 'right' }: Props) {
         </p>
         <p className="mt-2 text-sm text-ink-2">How the maker shows it comes first.</p>
       </div>
+      {mode === 'brakes' && (
+        <div className="w-full">
+          <ThreadingSteps family={family} hand={hand} />
+        </div>
+      )}
     </div>
   );
 }

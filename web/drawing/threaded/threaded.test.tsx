@@ -1,12 +1,13 @@
 // @vitest-environment jsdom
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { threadingsOf, type ThreadingMode } from '@core/fit';
+import { threadingsOf, threadingSteps, type ThreadingMode } from '@core/fit';
 import { FAMILIES, type Device } from '@core/gear';
 import { PreferencesProvider } from '../../app/preferences';
 import { ropeWay } from './paths';
 import { shapeOf, ThreadedDrawing } from './ThreadedDrawing';
 import { Threadings } from './Threadings';
+import { ThreadingSteps } from './ThreadingSteps';
 
 afterEach(cleanup);
 vi.stubGlobal('matchMedia', () => ({ matches: false }));
@@ -52,5 +53,31 @@ describe('the rope in a device', () => {
     expect(backwards.getAttribute('aria-pressed')).toBe('true');
     expect(screen.getByText(/the cam is not turned and the rope runs/, { selector: 'p' })).toBeTruthy();
     expect(screen.getByText(/It does not lock/, { selector: 'p' })).toBeTruthy();
+  });
+  it('what has several parts is shown step by step, each with a drawing of its own, mirrored for the left hand', () => {
+    const stepped = (Object.keys(FAMILIES) as Device['family'][]).filter((f) => threadingSteps(f).length > 0);
+    expect(stepped).toEqual(['multi-ascender', 'hitch-reliever']);
+    for (const family of stepped) {
+      const { container, unmount } = render(
+        <PreferencesProvider>
+          <ThreadingSteps family={family} hand="left" />
+        </PreferencesProvider>,
+      );
+      const items = screen.getAllByRole('listitem');
+      expect(items).toHaveLength(threadingSteps(family).length);
+      for (const [i, { see }] of threadingSteps(family).entries()) expect(items[i]!.textContent).toContain(see);
+      const drawings = [...container.querySelectorAll('svg')].map((svg) => svg.innerHTML);
+      expect(new Set(drawings).size).toBe(drawings.length);
+      for (const svg of drawings) expect(svg).toContain('scale(-1 1)');
+      unmount();
+    }
+  });
+  it('where one movement puts it on the rope there are no steps', () => {
+    render(
+      <PreferencesProvider>
+        <Threadings family="tube-grooved" />
+      </PreferencesProvider>,
+    );
+    expect(screen.queryByText('Step by step')).toBeNull();
   });
 });

@@ -1,4 +1,4 @@
-import { ChevronLeft, Pause, Play } from 'lucide-react';
+import { Pause, Play } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import {
@@ -53,10 +53,6 @@ function CatchView({ setup }: { setup: Setup }) {
   const a = catchIn(index);
   return (
     <div className="mx-auto max-w-[1500px] px-3 py-4 sm:px-5">
-      <Link className="inline-flex min-h-11 items-center gap-1 text-act underline" to=".." relative="path">
-        <ChevronLeft aria-hidden className="size-4" />
-        {setup.name}
-      </Link>
       <h1>If they fall</h1>
       {a ? (
         <Fall setup={setup} a={a} />

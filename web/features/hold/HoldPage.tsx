@@ -1,4 +1,3 @@
-import { ChevronLeft } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { assess, type Assessment } from '@core/assess';
@@ -46,10 +45,6 @@ function HoldView({ setup }: { setup: Setup }) {
 
   return (
     <div className="mx-auto max-w-[1500px] px-3 py-4 sm:px-5">
-      <Link className="inline-flex min-h-11 items-center gap-1 text-act underline" to=".." relative="path">
-        <ChevronLeft aria-hidden className="size-4" />
-        {setup.name}
-      </Link>
       <h1>What still holds</h1>
       {missing || !person ? (
         <p className="mt-3">

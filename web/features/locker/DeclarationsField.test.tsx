@@ -1,11 +1,12 @@
 // @vitest-environment jsdom
-import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { afterEach, expect, it, vi } from 'vitest';
 import { deviceSchema } from '@core/gear';
 import { club } from '@core/samples';
 import { PreferencesProvider } from '../../app/preferences';
 import { useSchemaForm } from '../../ui/useSchemaForm';
-import { DeclarationsField, type DeclarationDraft } from './DeclarationsField';
+import { DeclarationsField } from './DeclarationsField';
+import { rangesOf, type DeclarationDraft } from './ranges';
 
 // jsdom asks nobody about light and dark.
 vi.stubGlobal('matchMedia', () => ({ matches: false, addEventListener: vi.fn(), removeEventListener: vi.fn() }));
@@ -30,6 +31,7 @@ function Form({ onValid }: { onValid: (value: unknown) => void }) {
       <DeclarationsField
         control={form.control}
         value={form.values.declarations as DeclarationDraft[]}
+        family="tube-grooved"
         onChange={form.change}
         errorAt={(path) => form.errorAt(`declarations.${path}`)}
       />
@@ -77,4 +79,40 @@ it('a row that is added is blank, and one that is changed is saved as it stands'
   await expect.poll(() => saved).toHaveLength(1);
   const { declarations } = saved[0] as { declarations: { minDiameterMm: number }[] };
   expect(declarations.map((d) => d.minDiameterMm)).toEqual([two[0]!.minDiameterMm, 8.9]);
+});
+
+it('a range is entered once and ticked for several jobs; each job is stored as a row of its own', async () => {
+  const saved = show();
+  const [card] = screen.getAllByRole('group', { name: 'For these jobs' });
+  const ticks = () => within(card!).getAllByRole<HTMLInputElement>('checkbox');
+  const before = ticks().filter((t) => t.checked);
+  expect(before).toHaveLength(1);
+  // The only job of a range cannot be unticked: the range goes as a whole.
+  expect(before[0]!.disabled).toBe(true);
+  fireEvent.click(within(card!).getByLabelText('Lower somebody'));
+  expect(ticks().filter((t) => t.checked)).toHaveLength(2);
+  fireEvent.change(from()[0]!, { target: { value: '9.1' } });
+  fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+  await expect.poll(() => saved).toHaveLength(1);
+  const { declarations } = saved[0] as { declarations: { job: string; strands: string; minDiameterMm: number }[] };
+  expect(declarations.map((d) => [d.job, d.strands, d.minDiameterMm])).toEqual([
+    [two[0]!.job, two[0]!.strands, 9.1],
+    [two[1]!.job, two[1]!.strands, 9],
+    ['lower', 'one', 9.1],
+  ]);
+});
+
+it('two ranges that come to say the same while one types stay two, and are one when the form opens again', () => {
+  show();
+  fireEvent.change(from()[1]!, { target: { value: String(two[0]!.minDiameterMm) } });
+  expect(from()).toHaveLength(2);
+  expect(rangesOf([two[0]!, { ...two[0]!, job: 'lower', strands: 'one' }, { ...two[0]!, minDiameterMm: 9 }])).toEqual([
+    0, 0, 1,
+  ]);
+  expect(
+    rangesOf([
+      { ...two[0]!, constructions: ['half', 'single'] },
+      { ...two[0]!, constructions: ['single', 'half'] },
+    ]),
+  ).toEqual([0, 0]);
 });

@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { Route } from 'react-router';
 import { club } from '@core/samples';
@@ -75,6 +75,29 @@ describe('the form of an item', () => {
     await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
     await save();
     expect(data().items).toEqual([{ ...rope, name: 'Typed there', note: 'new' }]);
+  });
+
+  it('what is typical is asked for by its three measures first, beside its name, and counts them down', async () => {
+    show('sling/new');
+    expect(screen.queryByText('Measure these first')).toBeNull();
+    const typical = screen.getByLabelText<HTMLSelectElement>(/^Start from something typical/);
+    fireEvent.change(typical, { target: { value: '0' } });
+    const first = screen.getByRole('region', { name: 'Measure these first' });
+    expect(within(first).getByText(/^[23] of 3 to go/)).toBeTruthy();
+    expect(within(first).getByLabelText('Declared strength')).toBeTruthy();
+    const before = Number(/^\d/.exec(within(first).getByText(/to go/).textContent)![0]);
+    fireEvent.change(within(first).getByLabelText('Declared strength'), { target: { value: '22' } });
+    await within(first).findByText(new RegExp(`^${before - 1} of 3 to go`));
+    // It stays where it was while one types, and stands nowhere twice.
+    expect(within(first).getByLabelText<HTMLInputElement>('Declared strength').value).toBe('22');
+    expect(screen.getAllByLabelText('Declared strength')).toHaveLength(1);
+    const fields = screen.getAllByRole('textbox').map((f) => (f as HTMLInputElement).labels?.[0]?.textContent);
+    expect(fields[0]).toBe('Name');
+  });
+
+  it('each field says what hangs on it', () => {
+    show(`rope/${rope.id}`);
+    expect(screen.getByText('Tells whether anybody may hang on it.')).toBeTruthy();
   });
 
   it('an item that there is not says so', () => {

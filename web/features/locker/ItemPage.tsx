@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useLocation, useNavigate, useParams } from 'react-router';
 import type { z } from 'zod';
 import { threadingsOf, type ThreadingMode } from '@core/fit';
-import { asOwn, fieldMeta, traitsOf, type Device, type Item, type Person } from '@core/gear';
+import { asOwn, ASK_FIRST, fieldMeta, traitsOf, type Device, type Item, type Person } from '@core/gear';
 import { printQuantity, type UnitSystem } from '@core/units';
 import { usePreferences } from '../../app/preferences';
 import { NotFound } from '../../app/NotFound';
@@ -14,7 +14,9 @@ import { useWorkspace } from '../../store/hooks';
 import { SchemaField } from '../../ui/SchemaField';
 import { useUndoable } from '../../ui/useUndoable';
 import { useSchemaForm } from '../../ui/useSchemaForm';
-import { DeclarationsField, type DeclarationDraft } from './DeclarationsField';
+import { whyAsked } from './why';
+import { DeclarationsField } from './DeclarationsField';
+import type { DeclarationDraft } from './ranges';
 import { MeasurePicture } from '../../drawing/measures/MeasurePicture';
 import { FoldedThreadings } from '../../drawing/threaded/lazy';
 import { OnlyTypical, StartFrom, TypicalNote } from './Typical';
@@ -67,6 +69,16 @@ const RopeInIt = ({ family }: { family: Device['family'] }) =>
       />
     ));
 
+/** What a thing is called comes before what is measured. */
+const NAMED: ReadonlySet<string> = new Set(['name', 'maker']);
+/** Nothing is entered there yet. */
+const isOpen = (value: unknown): boolean =>
+  value === null ||
+  value === undefined ||
+  value === '' ||
+  value === 'unknown' ||
+  (Array.isArray(value) && value.length === 0);
+
 interface ItemFormProps {
   readonly kind: LockerKind;
   readonly thing: Item | Person | null;
@@ -110,7 +122,12 @@ function ItemForm({ kind, thing, gone }: ItemFormProps) {
   const own = (key: string) => {
     if (assumed.includes(key)) form.change('assumed', asOwn({ assumed }, [key]).assumed);
   };
+  // What to measure first stays where it is while one enters it, also when it is no longer typical.
+  const [guided, setGuided] = useState(assumed.length > 0);
+  const first: readonly string[] = guided ? ASK_FIRST[kind] : [];
+  const apart = (key: string) => guided && (first.includes(key) || NAMED.has(key));
   const startFrom = (item: Item) => {
+    setGuided(true);
     for (const [key, value] of Object.entries(item)) if (key !== 'id' && key !== 'kind') form.change(key, value);
   };
   const fieldOf = ([key, field]: (typeof fields)[number]) =>
@@ -119,6 +136,7 @@ function ItemForm({ kind, thing, gone }: ItemFormProps) {
         key={key}
         control={form.control}
         value={form.values.declarations as DeclarationDraft[]}
+        family={form.values.family as Device['family']}
         onChange={form.change}
         errorAt={(path) => form.errorAt(`declarations.${path}`)}
       />
@@ -138,6 +156,7 @@ function ItemForm({ kind, thing, gone }: ItemFormProps) {
           </div>
           {fieldMeta(field)!.quantity && <MeasurePicture kind={kind} field={key} values={form.values} />}
         </div>
+        {whyAsked(kind, key) && <p className="mt-0.5 text-sm text-ink-2">Tells {whyAsked(kind, key)}.</p>}
         {assumed.includes(key) && <TypicalNote kind={kind} field={key} schema={field} onOwn={() => own(key)} />}
       </div>
     ) : null;
@@ -192,11 +211,31 @@ function ItemForm({ kind, thing, gone }: ItemFormProps) {
       )}
       {!thing && <StartFrom kind={kind} onTake={startFrom} />}
       <OnlyTypical kind={kind} assumed={assumed} />
+      {first.length > 0 && (
+        <div className="mt-4 grid gap-x-5 gap-y-4 sm:grid-cols-2">
+          {fields.filter(([key]) => NAMED.has(key)).map(fieldOf)}
+        </div>
+      )}
+      {first.length > 0 && (
+        <section aria-labelledby="measure-first" className="mt-4 border-l-4 border-act pl-4">
+          <h2 id="measure-first" className="text-lg">
+            Measure these first
+          </h2>
+          <p className="text-sm text-ink-2">
+            {first.filter((key) => assumed.includes(key) || isOpen(form.values[key])).length} of {first.length} to go.
+            Most of what is told of it hangs on them.
+          </p>
+          <div className="mt-2 grid gap-x-5 gap-y-4 sm:grid-cols-2">
+            {first.flatMap((key) => fields.filter(([k]) => k === key)).map(fieldOf)}
+          </div>
+        </section>
+      )}
       <div className="mt-4 grid gap-x-5 gap-y-4 sm:grid-cols-2">
-        {fields.filter(([, , group]) => group === undefined).map(fieldOf)}
+        {fields.filter(([key, , group]) => group === undefined && !apart(key)).map(fieldOf)}
       </div>
       {groups.map((group) => {
-        const inside = fields.filter(([, , g]) => g === group);
+        const inside = fields.filter(([key, , g]) => g === group && !apart(key));
+        if (inside.length === 0) return null;
         const wrong = inside.some(([key]) => form.errorAt(key) !== undefined);
         return (
           <details key={group} className="mt-5 border-t border-line" open={wrong || undefined}>

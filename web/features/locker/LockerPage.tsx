@@ -1,22 +1,30 @@
+import { useState } from 'react';
 import { Plus } from 'lucide-react';
 import { Link } from 'react-router';
-import type { Item, Person } from '@core/gear';
+import { typicalItems, typicalPerson, type Item, type Person } from '@core/gear';
 import { usePreferences } from '../../app/preferences';
 import { useTitle } from '../../app/useTitle';
+import { ItemPicture } from '../../drawing/ItemPicture';
 import { useWorkspace } from '../../store/hooks';
 import { LongList } from '../../ui/LongList';
 import { factsOf, KINDS, LOCKER_KINDS, type LockerKind } from './kinds';
 
 function Rows({ kind, things }: { kind: LockerKind; things: readonly (Item | Person)[] }) {
   const { system } = usePreferences();
-  if (things.length === 0) return <p className="py-2 text-ink-2">None yet.</p>;
+  if (things.length === 0) return <Empty kind={kind} />;
   return (
     <LongList
       items={things}
       keyOf={(thing) => thing.id}
-      rowPx={49}
+      rowPx={65}
       row={(thing) => (
-        <Link to={`${kind}/${thing.id}`} className="grid gap-x-4 px-2 py-2.5 hover:bg-sunk sm:grid-cols-[14rem_1fr]">
+        <Link
+          to={`${kind}/${thing.id}`}
+          className="grid grid-cols-[3rem_1fr] items-center gap-x-4 px-2 py-2 hover:bg-sunk sm:grid-cols-[3rem_14rem_1fr]"
+        >
+          <span className="row-span-2 sm:row-span-1">
+            <ItemPicture thing={thing} />
+          </span>
           <span>
             <span className="font-semibold">{thing.name}</span>
             {thing.assumed.length > 0 && <span className="ml-2 text-sm text-untested">partly typical</span>}
@@ -32,6 +40,30 @@ function Rows({ kind, things }: { kind: LockerKind; things: readonly (Item | Per
     />
   );
 }
+
+/** What will stand there, as it will look: a shape and what is asked, so that one knows what to go and fetch. */
+function Empty({ kind }: { kind: LockerKind }) {
+  const [like] = useState(() =>
+    kind === 'person'
+      ? typicalPerson('like', '', { massKg: 75, brakeHand: 'right' })
+      : typicalItems(() => 'like').find((item) => item.kind === kind),
+  );
+  return (
+    <div className="grid grid-cols-[3rem_1fr] items-center gap-x-4 px-2 py-2 text-ink-2">
+      <span className="opacity-50">{like && <ItemPicture thing={like} />}</span>
+      <p>None yet. {WILL_STAND[kind]}</p>
+    </div>
+  );
+}
+const WILL_STAND: Readonly<Record<LockerKind, string>> = {
+  rope: 'Each rope with its thickness and length, measured where you measured it.',
+  device: 'Each device with the ropes that its maker declares it for.',
+  connector: 'Each connector with its shape, its lock and how long it is inside.',
+  sling: 'Each sling with its fibre and its length.',
+  cord: 'Each cord for a hitch with its thickness and the length of its loop.',
+  harness: 'Each harness with what one hangs on.',
+  person: 'Each person with mass, the hand that brakes and how strong it is.',
+};
 
 /** Everything a person owns and everybody they climb with. */
 export function LockerPage() {

@@ -1,8 +1,8 @@
-import { ASK_FIRST, fieldMeta, typicalItems, typicalValues, type Item } from '@core/gear';
+import { fieldMeta, typicalItems, typicalValues, type Item } from '@core/gear';
 import { printNumber, unitOf } from '@core/units';
 import type { z } from 'zod';
 import { usePreferences, useWords } from '../../app/preferences';
-import { KINDS, schemaOf, type LockerKind } from './kinds';
+import { schemaOf, type LockerKind } from './kinds';
 
 const CATALOGUE: readonly Item[] = typicalItems(() => 'not-saved-yet');
 
@@ -46,9 +46,7 @@ export function OnlyTypical({ kind, assumed }: { kind: LockerKind; assumed: read
       : (fieldMeta(schemaOf(kind).shape[field] as z.ZodType)?.label ?? field).toLowerCase();
   return (
     <p className="mt-3 rounded bg-untested-wash px-3 py-2 text-untested">
-      Only typical, from memory: {assumed.map((f) => inWords(label(f))).join(', ')}. What matters most for{' '}
-      {kind === 'person' ? 'a person' : `a ${KINDS[kind].one.toLowerCase()}`}, to enter first:{' '}
-      {ASK_FIRST[kind].map((f) => inWords(label(f))).join(', ')}.
+      Only typical, from memory: {assumed.map((f) => inWords(label(f))).join(', ')}.
     </p>
   );
 }

@@ -1,20 +1,9 @@
 import type { z } from 'zod';
-import { diameterOf, fieldMeta, ITEM_SCHEMAS, personSchema, type Item, type ItemKind, type Person } from '@core/gear';
+import { diameterOf, fieldMeta, ITEM_SCHEMAS, personSchema, type Item, type Person } from '@core/gear';
 import { printQuantity, type UnitSystem } from '@core/units';
+import { isLockerKind, KINDS, LOCKER_KINDS, type LockerKind } from './kind-names';
 
-export type LockerKind = ItemKind | 'person';
-
-export const KINDS: Readonly<Record<LockerKind, { one: string; many: string; add: string }>> = {
-  rope: { one: 'Rope', many: 'Ropes', add: 'Add a rope' },
-  device: { one: 'Device', many: 'Devices', add: 'Add a device' },
-  connector: { one: 'Connector', many: 'Connectors', add: 'Add a connector' },
-  sling: { one: 'Sling', many: 'Slings', add: 'Add a sling' },
-  cord: { one: 'Cord', many: 'Cord for hitches', add: 'Add a cord' },
-  harness: { one: 'Harness', many: 'Harnesses', add: 'Add a harness' },
-  person: { one: 'Person', many: 'People', add: 'Add a person' },
-};
-export const LOCKER_KINDS = Object.keys(KINDS) as LockerKind[];
-export const isLockerKind = (kind: string | undefined): kind is LockerKind => LOCKER_KINDS.some((k) => k === kind);
+export { isLockerKind, KINDS, LOCKER_KINDS, type LockerKind };
 
 export const schemaOf = (kind: LockerKind): z.ZodObject => (kind === 'person' ? personSchema : ITEM_SCHEMAS[kind]);
 
@@ -43,9 +32,14 @@ export function factsOf(thing: Item | Person, system: UnitSystem): string[] {
       ];
     }
     case 'device': {
-      const ranges = thing.declarations.map(
-        (d) => `${say(d.minDiameterMm, 'diameterMm')} to ${say(d.maxDiameterMm, 'diameterMm')}`,
-      );
+      // A range that holds for several jobs is said once.
+      const ranges = [
+        ...new Set(
+          thing.declarations.map(
+            (d) => `${say(d.minDiameterMm, 'diameterMm')} to ${say(d.maxDiameterMm, 'diameterMm')}`,
+          ),
+        ),
+      ];
       return [
         option(ITEM_SCHEMAS.device.shape.family, thing.family),
         ranges.length > 0 ? ranges.join(', ') : 'no range entered',

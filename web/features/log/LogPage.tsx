@@ -57,7 +57,28 @@ export function LogPage() {
         </select>
       </label>
       {filtered.length === 0 && (
-        <p className="mt-6 text-ink-2">Nothing here yet. A check before use and a use are kept here with their date.</p>
+        <div className="mt-6 text-ink-2">
+          <p>Nothing here yet. A check before use and a use are kept here with their date.</p>
+          <ul aria-hidden className="mt-3 divide-y divide-line border-y border-line opacity-60">
+            {[
+              'Checked: everything as expected, by two',
+              'Used: three times down, as planned',
+              'Checked: stopped at the gate',
+            ].map((line) => (
+              <li key={line} className="grid gap-x-4 px-2 py-3 sm:grid-cols-[9rem_1fr]">
+                <span className="h-4 w-24 self-center rounded bg-sunk" />
+                <span>{line}</span>
+              </li>
+            ))}
+          </ul>
+          <p className="mt-3">
+            Begin with a{' '}
+            <Link className="font-semibold text-act underline" to="../setups">
+              set-up
+            </Link>
+            : its check leads here.
+          </p>
+        </div>
       )}
       {filtered.length > 0 && (
         <LongList

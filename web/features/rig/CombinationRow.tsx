@@ -9,7 +9,7 @@ import { deviceOf, hitchOf, mainConnector, ropeSlots, slingOf, type Setup } from
 import { usePreferences } from '../../app/preferences';
 import { useWorkspace } from '../../store/hooks';
 import { SeverityMark } from '../../ui/SeverityMark';
-import { FamilyPicture } from '../../drawing/FamilyPicture';
+import { CombinationPicture } from '../../drawing/CombinationPicture';
 import { Glance } from './Glance';
 import { marginsOf } from './margins';
 
@@ -80,15 +80,15 @@ export function CombinationRow({
   const how = howItGoes(setup);
   const details = clipped !== undefined || modes.length > 0 || how.length > 0;
   return (
-    <li className="grid gap-x-5 gap-y-2 py-4 sm:grid-cols-[4.5rem_minmax(0,1fr)_auto]" data-combination>
-      <div className="hidden sm:block">{device && <FamilyPicture family={device.family} size={72} />}</div>
+    <li className="grid gap-x-5 gap-y-2 py-4 sm:grid-cols-[5rem_minmax(0,1fr)_auto]" data-combination>
+      <div className="hidden sm:block">
+        <CombinationPicture setup={setup} />
+      </div>
       <div className="grid gap-2">
         <div className="flex items-center gap-2">
-          {device && (
-            <span className="sm:hidden">
-              <FamilyPicture family={device.family} size={44} />
-            </span>
-          )}
+          <span className="sm:hidden">
+            <CombinationPicture setup={setup} height={88} />
+          </span>
           <p className="text-lg font-semibold">{title}</p>
         </div>
         <p className="flex items-start gap-2">

@@ -4,6 +4,7 @@ import { combined, type Combination } from '@core/choose';
 import { renderFinding } from '@core/finding';
 import type { Setup } from '@core/rig';
 import { usePreferences } from '../../app/preferences';
+import { CombinationPicture } from '../../drawing/CombinationPicture';
 import { useWorkspace } from '../../store/hooks';
 import { SeverityMark } from '../../ui/SeverityMark';
 import { combinationKey } from './combination-key';
@@ -54,7 +55,10 @@ export function Compare({ open, chosen, onTake }: CompareProps) {
               data-compared
               className="grid content-start gap-2 rounded-xl border border-line bg-surface p-3"
             >
-              <h3 className="text-lg font-semibold">{title}</h3>
+              <div className="flex items-center gap-3">
+                <CombinationPicture setup={setup} height={100} />
+                <h3 className="text-lg font-semibold">{title}</h3>
+              </div>
               <SeverityMark severity={assessment.verdict} withWord />
               <Glance narrow assessment={assessment} />
               <ul className="grid gap-1">

@@ -1,4 +1,11 @@
-import { isFootLoop, soloCurves, strokeFigures, type SoloCurve } from '@core/between';
+import {
+  isFootLoop,
+  ropeWalkFigures,
+  soloCurves,
+  strokeFigures,
+  type RopeWalkFigures,
+  type SoloCurve,
+} from '@core/between';
 import type { Finding } from '@core/finding';
 import { contextOf } from '@core/parts';
 import type { ComponentProps } from 'react';
@@ -10,6 +17,12 @@ import { part } from '../../ui/part';
 import type { Captures as CapturesView } from './Captures';
 import { gripsIn, RopeOrder } from './RopeOrder';
 import { StrokeDrawing } from './StrokeDrawing';
+
+const ThirdHand = part<{ setup: Setup }>('The third hand', () => import('./ThirdHand').then((m) => m.ThirdHand));
+
+const RopeWalkLengths = part<{ figures: RopeWalkFigures }>('Lengths', () =>
+  import('./RopeWalkLengths').then((m) => m.RopeWalkLengths),
+);
 
 const SoloChart = part<{ curve: SoloCurve }>('The chart of a fall', () =>
   import('./SoloChart').then((m) => m.SoloChart),
@@ -49,6 +62,7 @@ function TuneLinks({ setup }: { setup: Setup }) {
 /** For whoever climbs on what grips by itself: the order along the rope, and a fall at each height. */
 export function OnTheRope({ setup, findings, onChange }: OnTheRopeProps) {
   const ctx = contextOf(setup);
+  const walk = ropeWalkFigures(ctx);
   return (
     <>
       {gripsIn(setup, findings).length > 1 && <RopeOrder setup={setup} findings={findings} onChange={onChange} />}
@@ -63,6 +77,8 @@ export function OnTheRope({ setup, findings, onChange }: OnTheRopeProps) {
             ]
           : [];
       })}
+      {setup.job === 'pick-off' && <ThirdHand setup={setup} />}
+      {walk && <RopeWalkLengths figures={walk} />}
       {soloCurves(ctx).map((curve) => (
         <SoloChart key={curve.ref} curve={curve} />
       ))}

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import type { Ref } from '@core/finding';
+import { linksOf } from '@core/between';
 import { JOB_FACTS, traitsOf } from '@core/gear';
 import {
   belaysFromAbove,
@@ -19,6 +20,7 @@ import {
   belaysFromHarness,
   besideConnector,
   CALL_IDS,
+  clipEndSchema,
   callsSchema,
   connectorPieceSchema,
   deviceEndSchema,
@@ -33,6 +35,7 @@ import {
   rigPersonSchema,
   ROLES,
   siteSchema,
+  limbSchema,
   treeSchema,
   slingOf,
   slingPieceSchema,
@@ -41,7 +44,9 @@ import {
   type ConnectorPiece,
   type RigLine,
   type RigPerson,
+  type Limb,
   type Setup,
+  type Tree,
 } from '@core/rig';
 
 /** Something to be chosen from the locker, or to be said. */
@@ -124,11 +129,9 @@ export function formSections(setup: Setup): Section[] {
           {
             id: 'tree',
             title: 'Tree',
-            note: setup.site.tree.limbOutM ? 'out along a limb' : 'at the stem',
+            note: setup.site.tree.limbs.some((l) => l.outM !== 0) ? 'out along a limb' : 'at the stem',
             // How one comes back along a limb matters where somebody goes out on one.
-            fields: Object.keys(treeSchema.shape)
-              .filter((key) => setup.site.tree!.limbOutM !== 0 || (key !== 'limbBelowM' && key !== 'comingBack'))
-              .map((key) => fact('tree', treeSchema.shape, key)),
+            fields: ofTree(setup, setup.site.tree),
           },
         ]
       : []),
@@ -152,6 +155,28 @@ export function formSections(setup: Setup): Section[] {
         ]
       : []),
   ];
+}
+
+/** What is asked in a tree; of several limbs each one is named. */
+function ofTree(setup: Setup, { limbs }: Tree): Field[] {
+  const goes = limbs.some((limb) => limb.outM !== 0);
+  const asked = Object.keys(treeSchema.shape).filter(
+    (key) => key !== 'limbs' && (key !== 'comingBack' || goes) && (key !== 'eyes' || setup.job === 'tree-moving'),
+  );
+  const ofLimb = (limb: Limb, i: number): Field[] => {
+    const of = (text: string) => (limbs.length === 1 ? undefined : `${text}, limb ${i + 1}`);
+    const { shape } = limbSchema;
+    return [
+      fact(limb.id, shape, 'outM', of('Out along the limb')),
+      ...(limb.outM === 0
+        ? []
+        : [
+            fact(limb.id, shape, 'belowM', of('Tie-in above the limb')),
+            fact(limb.id, shape, 'riseDeg', of('The limb rises by')),
+          ]),
+    ];
+  };
+  return [...limbs.flatMap(ofLimb), ...asked.map((key) => fact('tree', treeSchema.shape, key))];
 }
 
 /** What is seen of a person; of somebody who is not chosen nothing is asked. */
@@ -225,7 +250,7 @@ function lineSection(setup: Setup, line: RigLine, i: number, slot: SlotOf, nameA
       ...(line.kind === 'fixed'
         ? [
             ...facts(line.fastening.id, fastening.shape, 'how'),
-            ...(setup.job === 'tree-stationary' ? facts(line.fastening.id, fastening.shape, 'tiedAt') : []),
+            ...(setup.site.tree ? facts(line.fastening.id, fastening.shape, 'tiedAt') : []),
             ...(setup.job === 'self-belay-top-rope' ? facts(line.id, fixedSchema.shape, 'endWeightKg') : []),
             ...(line.fastening.how === 'blocked' ? facts(line.fastening.id, fastening.shape, 'strand', 'backup') : []),
           ]
@@ -347,8 +372,13 @@ function attachmentSections(setup: Setup, a: Attachment, slot: SlotOf, nameAt: (
       },
     ];
   }
+  const low = a.pieces.find((p): p is ConnectorPiece => p.kind === 'connector' && p !== connector);
+  const links = a.root.kind === 'harness' && linksOf(contextOf(setup), a.root.person).some((l) => l.attachment === a);
   const rest = [
-    ...slingFields,
+    ...(low ? [...slot(low.id), ...gate(low, `connector at the harness, ${label}`)] : []),
+    // The sling of a link runs from connector to connector.
+    ...(links ? slingFields.filter((f) => f.kind !== 'fact' || f.key === 'measuredMm') : slingFields),
+    ...(links ? [fact(a.end.id, clipEndSchema.shape, 'tight', `The ${label} runs`)] : []),
     ...(connector ? [...slot(connector.id), ...gate(connector, `connector of the ${label}`)] : []),
   ];
   return rest.length > 0

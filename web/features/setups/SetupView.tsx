@@ -82,7 +82,7 @@ export function SetupView({ setup, change }: { setup: Setup; change: (next: Setu
           <div className="grid gap-4 rounded-xl border border-line bg-surface p-3 sm:grid-cols-2">
             <LazyDrawings {...drawing} onChange={change} />
           </div>
-          {JOB_FACTS[setup.job].climbs && (
+          {(JOB_FACTS[setup.job].climbs || setup.job === 'pick-off') && (
             <OnTheRope setup={setup} findings={assessment.findings} onChange={(next) => change(next, null)} />
           )}
         </section>

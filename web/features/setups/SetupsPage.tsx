@@ -9,7 +9,7 @@ import { usePlace } from '../../app/place';
 import { useWorkspace } from '../../store/hooks';
 import { printDay } from '../../ui/dates';
 import { nextAction } from '../../store/next-action';
-import { KINDS } from '../locker/kinds';
+import { KINDS } from '../locker/kind-names';
 import { LongList } from '../../ui/LongList';
 import { part } from '../../ui/part';
 

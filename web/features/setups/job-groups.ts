@@ -3,7 +3,10 @@ import { TEMPLATES, type TemplateId } from '@core/rig';
 /** The jobs as one thinks of them, every template once. */
 export const JOB_GROUPS = [
   { title: 'Belay', ids: ['belay-top-rope', 'belay-leader', 'belay-second', 'belay-seconds', 'self-belay-top-rope'] },
-  { title: 'Go down', ids: ['rappel-double', 'rappel-single', 'rappel-fixed', 'lower', 'lower-ground', 'pick-off'] },
+  {
+    title: 'Go down',
+    ids: ['rappel-double', 'rappel-single', 'rappel-fixed', 'tree-rappel', 'lower', 'lower-ground', 'pick-off'],
+  },
   { title: 'Go up', ids: ['ascend', 'tree-stationary', 'tree-moving'] },
 ] as const satisfies readonly { readonly title: string; readonly ids: readonly TemplateId[] }[];
 

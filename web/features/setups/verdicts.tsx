@@ -1,11 +1,14 @@
-import { useMemo } from 'react';
 import { assess } from '@core/assess';
 import type { Setup } from '@core/rig';
 import { SeverityMark } from '../../ui/SeverityMark';
+import { useIdle } from '../../ui/useIdle';
 
 /** Worst severity of a set-up and how often it was found, for a list. */
 export function SetupVerdict({ setup }: { setup: Setup }) {
-  const { verdict, findings } = useMemo(() => assess(setup), [setup]);
+  // A list of them would keep the page from being touched for half a second on a slow phone.
+  const assessment = useIdle(assess, setup);
+  if (!assessment) return <span className="text-ink-2">…</span>;
+  const { verdict, findings } = assessment;
   const count = findings.filter((f) => f.severity === verdict).length;
   return (
     <span className="inline-flex items-center gap-2">

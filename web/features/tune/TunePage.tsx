@@ -162,6 +162,15 @@ function Tuning({ device, rope }: { device: Device; rope: Rope }) {
             {TUNING_EVENTS.moved}
           </button>
         </div>
+        <ul className="mt-3 list-disc pl-5 text-ink-2">
+          <li>Washed: the treatment of the sheath goes, and it grips more; some ropes shrink and thicken.</li>
+          <li>Wet: it can creep or bind. A trial in the wet counts for the wet only.</li>
+          <li>Worn: a fuzzy sheath grips more, a bollard that is worn smooth less.</li>
+          <li>
+            Cold: a stiff rope bends less around the bollard. Hot from a long way down: the sheath glazes. Neither is
+            reckoned; try it low, as cold as it will be, and let it cool. From memory.
+          </li>
+        </ul>
       </section>
       {device.tunings.length > 0 && (
         <TuningHistory
