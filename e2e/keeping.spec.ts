@@ -180,6 +180,22 @@ test('what could not be saved is still there when one comes back, and the first 
   await expect(page.getByRole('link', { name: /Not on the disk yet/ })).toBeVisible();
 });
 
+test('what was on its way to the disk when the page went is there when it comes back', async ({ page }) => {
+  await makeDiskFillable(page);
+  await open(page, '/demo/locker/connector/connector-pear');
+  await fillDisk(page, true);
+  await page.getByRole('button', { name: 'Take out of the locker' }).click();
+  await expect(page.getByText(/Not saved/)).toBeVisible();
+  // Asked whether to leave in spite of it: yes.
+  page.on('dialog', (dialog) => void dialog.accept());
+  // The page that is loaded anew has room again.
+  await page.reload();
+  await saved(page);
+  await expect(page.getByRole('heading', { name: 'Locker', level: 1 })).toBeVisible();
+  await expect(page.locator('a[href="/demo/locker/connector/connector-pear-2"]')).toBeVisible();
+  await expect(page.locator('a[href="/demo/locker/connector/connector-pear"]')).toHaveCount(0);
+});
+
 test('names that look like templates or markup are shown as they are, everywhere', async ({ page }) => {
   const name = 'Usnea {old} {{x}} <b>&amp;';
   await open(page, '/demo/locker/rope/rope-usnea');

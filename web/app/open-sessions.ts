@@ -30,9 +30,9 @@ export const open = new Map<WorkspaceName, Open>();
 export const unsaved = (): Session[] =>
   [...open.values()].flatMap(({ ready }) => (ready && ready.sync.pending() > 0 ? [ready] : []));
 
-/** Asks before the page is left while something is not on the disk. */
+/** Asks before the page is left while something would be lost with it; what is merely on its way is kept by the journal. */
 export function warnWhenUnsaved() {
   window.addEventListener('beforeunload', (event) => {
-    if (unsaved().length > 0) event.preventDefault();
+    if (unsaved().some(({ sync }) => sync.atRisk())) event.preventDefault();
   });
 }

@@ -1,9 +1,20 @@
+import { nanoid } from '@reduxjs/toolkit';
 import { openDatabase, type WorkspaceName } from '../storage/database';
+import { openJournal } from '../storage/journal';
 import type { Note } from '../storage/resolve';
 import type { Message } from '../storage/sync';
 import { createStore } from '../store/store';
 import { open, type Open, type Session } from './open-sessions';
 import { loaded } from '../store/workspace-slice';
+
+/** Storage for the journal; none where the browser forbids it. */
+function storageOrNone(): Storage | null {
+  try {
+    return window.localStorage;
+  } catch {
+    return null;
+  }
+}
 
 async function begin(name: WorkspaceName): Promise<{ session: Session; close: () => void }> {
   const database = await openDatabase(name);
@@ -15,10 +26,17 @@ async function begin(name: WorkspaceName): Promise<{ session: Session; close: ()
       await database.seedOnce(demoWorkspace());
     }
     const listeners = new Set<(notes: readonly Note[], here: boolean) => void>();
+    // Told before anybody listens: kept for the first who does.
+    const untold: [readonly Note[], boolean][] = [];
+    const journal = openJournal(name, database.born, nanoid(), storageOrNone());
     const { store, sync } = createStore({
       database,
       tell: (message) => channel.postMessage(message),
-      onNotes: (notes, here) => listeners.forEach((listen) => listen(notes, here)),
+      onNotes: (notes, here) => {
+        if (listeners.size === 0) untold.push([notes, here]);
+        listeners.forEach((listen) => listen(notes, here));
+      },
+      journal,
     });
     // Heard from before loading on, so that nothing written in between is missed.
     const early: Message[] = [];
@@ -29,6 +47,8 @@ async function begin(name: WorkspaceName): Promise<{ session: Session; close: ()
     sync.start({ revision, revisionOf });
     hear = (message) => sync.hear(message);
     early.forEach(hear);
+    const waiting = journal.left();
+    await sync.resume(waiting.left);
     // A tab that slept may have missed messages.
     const awake = () => {
       if (document.visibilityState === 'visible') void sync.catchUp();
@@ -40,9 +60,10 @@ async function begin(name: WorkspaceName): Promise<{ session: Session; close: ()
         name,
         store,
         sync,
-        unreadable,
+        unreadable: [...unreadable, ...waiting.unreadable],
         onNotes: (listen) => {
           listeners.add(listen);
+          for (const told of untold.splice(0)) listen(...told);
           return () => void listeners.delete(listen);
         },
       },

@@ -1,12 +1,11 @@
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb';
 import { COLLECTIONS, workspaceSchema, type Collection, type Workspace } from '@core/files';
 import type { Change, Doc } from './changes';
-import { WORKSPACES, type WorkspaceName } from './names';
+import type { Mark } from './journal';
+import { VERSION_OF_DATABASE, WORKSPACES, type WorkspaceName } from './names';
 import { resolve, type Note } from './resolve';
 import { inSlices } from './slices';
 import type { UpgradeTransaction } from './upgrade';
-
-const VERSION_OF_DATABASE = 12;
 
 export { WORKSPACES, type WorkspaceName };
 
@@ -41,10 +40,15 @@ export interface Loaded {
 }
 
 export interface Database {
+  /** Made with the database: another one under the same name has another. */
+  readonly born: unknown;
   /** Everything that is stored. `checked`: it has just been written from here, so that it is not gone through by the schema again. */
   readonly load: (just?: 'checked') => Promise<Loaded>;
-  /** Writes all changes in one transaction, or none; each goes onto what is there by then (see `resolve`). */
-  readonly write: (changes: readonly Change[]) => Promise<Written>;
+  /**
+   * Writes all changes in one transaction, or none; each goes onto what is there by then (see `resolve`). A change that was
+   * written already under this mark, by this tab or by one that took over from it, is not written again.
+   */
+  readonly write: (changes: readonly Change[], mark?: Mark | null) => Promise<Written>;
   /** Empties the database, what cannot be read included, and puts this in, in one transaction. */
   readonly replace: (workspace: Workspace) => Promise<Written>;
   /** The last write of any tab. */
@@ -59,6 +63,9 @@ export class DatabaseGone extends Error {}
 
 /** How many entries are unpacked in one go; a check holds a set-up with all its gear. */
 const BATCH: Partial<Readonly<Record<Collection, number>>> = { checks: 40, setups: 60 };
+
+/** Tabs whose last write is remembered: more than anybody has open at once. */
+const MOST_MARKS = 50;
 
 const STORES: (Collection | 'meta')[] = [...COLLECTIONS, 'meta'];
 
@@ -152,13 +159,14 @@ export async function openDatabase(name: WorkspaceName): Promise<Database> {
     }
   }
 
-  async function countUp(tx: Writing): Promise<number> {
-    const revision = Number((await tx.objectStore('meta').get('revision')) ?? 0) + 1;
-    void tx.objectStore('meta').put(revision, 'revision');
-    return revision;
-  }
   /** Requests fail with their transaction, which says it once for all of them. */
   const request = (asked: Promise<unknown>) => void asked.catch(() => undefined);
+
+  async function countUp(tx: Writing): Promise<number> {
+    const revision = Number((await tx.objectStore('meta').get('revision')) ?? 0) + 1;
+    request(tx.objectStore('meta').put(revision, 'revision'));
+    return revision;
+  }
 
   async function load(just?: 'checked'): Promise<Loaded> {
     const tx = (await connection()).transaction(STORES, 'readonly');
@@ -201,12 +209,24 @@ export async function openDatabase(name: WorkspaceName): Promise<Database> {
     };
   }
 
-  const write = (changes: readonly Change[]) =>
+  const write = (changes: readonly Change[], mark: Mark | null = null) =>
     transact(async (tx): Promise<Written> => {
-      const revision = await countUp(tx);
       const entries: Entry[] = [];
       const notes: Note[] = [];
-      const there = await Promise.all(changes.map(({ collection, id }) => tx.objectStore(collection).get(id)));
+      const [meta, ...there] = await Promise.all([
+        tx.objectStore('meta').get('written'),
+        ...changes.map(({ collection, id }) => tx.objectStore(collection).get(id)),
+      ]);
+      const marks = (meta ?? []) as readonly Mark[];
+      if (mark && marks.some(({ tab, n }) => tab === mark.tab && n >= mark.n)) {
+        changes.forEach(({ collection, id }, i) => entries.push({ collection, id, doc: there[i]?.doc ?? null }));
+        return { revision: Number((await tx.objectStore('meta').get('revision')) ?? 0), entries, notes };
+      }
+      if (mark) {
+        const others = marks.filter(({ tab }) => tab !== mark.tab).slice(1 - MOST_MARKS);
+        request(tx.objectStore('meta').put([...others, mark], 'written'));
+      }
+      const revision = await countUp(tx);
       const docs = new Map<string, Doc | null>();
       changes.forEach((change, i) => {
         const { collection, id } = change;
@@ -246,6 +266,7 @@ export async function openDatabase(name: WorkspaceName): Promise<Database> {
     });
 
   return {
+    born,
     load,
     write,
     replace,

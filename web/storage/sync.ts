@@ -2,6 +2,7 @@ import equal from 'fast-deep-equal';
 import { COLLECTIONS, type Collection, type Workspace } from '@core/files';
 import type { Change, Doc } from './changes';
 import { DatabaseGone, type Database, type Entry, type Loaded, type Written } from './database';
+import type { Journal, Left, Mark } from './journal';
 import { resolve, type Note } from './resolve';
 
 export type SaveState =
@@ -27,6 +28,8 @@ export interface SyncOptions {
   /** Two changes met; `here` when this tab wrote the later one. */
   readonly onNotes: (notes: readonly Note[], here: boolean) => void;
   readonly tell: (message: Message) => void;
+  /** Keeps what is not on the disk yet over the end of the page. */
+  readonly journal?: Journal | undefined;
   /** Calls back after a while; the clock of the page. */
   readonly later?: (then: () => void) => void;
 }
@@ -34,7 +37,8 @@ export interface SyncOptions {
 /** Replaces everything that is stored: here or, for what is large, in a worker. */
 type Replacing = Pick<Database, 'replace'>;
 type Job =
-  | { readonly kind: 'change'; readonly changes: readonly Change[] }
+  /** `mark`: where the journal keeps it; null when it does not. */
+  | { readonly kind: 'change'; readonly changes: readonly Change[]; readonly mark: Mark | null }
   | {
       readonly kind: 'replace';
       readonly write: (database: Replacing) => Promise<Written>;
@@ -76,6 +80,7 @@ export function createSync(options: SyncOptions) {
   const ahead = new Set<number>();
   let looking: Promise<void> | null = null;
   let running = false;
+  let failing = false;
 
   function seen(revision: number) {
     if (revision > upTo) ahead.add(revision);
@@ -87,7 +92,7 @@ export function createSync(options: SyncOptions) {
   function take(entries: readonly (Entry & { readonly revision: number })[]) {
     for (const { collection, id, doc, revision } of entries) {
       const key = keyOf(collection, id);
-      if ((disk.get(key)?.revision ?? loadedRevisionOf(collection, id)) < revision) disk.set(key, { revision, doc });
+      if ((disk.get(key)?.revision ?? loadedRevisionOf(collection, id)) <= revision) disk.set(key, { revision, doc });
     }
     const waiting = queue.flatMap((job) => (job.kind === 'change' ? job.changes : []));
     const now = options.all();
@@ -156,6 +161,7 @@ export function createSync(options: SyncOptions) {
       job.done(null);
       return;
     }
+    if (job.mark) options.journal?.done(job.mark);
     tell({ revision, entries: entries.length > MOST_ENTRIES ? 'all' : entries, notes });
     seen(revision);
     take(entries.map((entry) => ({ ...entry, revision })));
@@ -165,11 +171,12 @@ export function createSync(options: SyncOptions) {
   async function run() {
     if (running) return;
     running = true;
+    failing = false;
     onState({ kind: 'saving' });
     try {
       while (queue.length > 0) {
         const job = queue[0]!;
-        written(job, job.kind === 'change' ? await database.write(job.changes) : await job.write(database));
+        written(job, job.kind === 'change' ? await database.write(job.changes, job.mark) : await job.write(database));
       }
       onState({ kind: 'saved' });
       for (const done of waiting) done();
@@ -183,7 +190,10 @@ export function createSync(options: SyncOptions) {
         job.done(failed);
       }
       if (queue.length === 0) onState({ kind: 'saved' });
-      else onState({ kind: 'failed', message: failed.message, gone: failed instanceof DatabaseGone });
+      else {
+        failing = true;
+        onState({ kind: 'failed', message: failed.message, gone: failed instanceof DatabaseGone });
+      }
     } finally {
       running = false;
     }
@@ -199,8 +209,20 @@ export function createSync(options: SyncOptions) {
     },
     save(changes: readonly Change[]) {
       if (changes.length === 0) return;
-      queue.push({ kind: 'change', changes });
+      queue.push({ kind: 'change', changes, mark: options.journal?.keep(changes) ?? null });
       void run();
+    },
+    /** Takes over what pages before this one could not write: shown at once, and written before anything else. Ends when that was tried. */
+    async resume(left: readonly Left[]) {
+      for (const { changes, mark } of left) {
+        queue.push({ kind: 'change', changes, mark });
+        for (const change of changes) {
+          const before = shownIn(options.all(), 1)(change.collection, change.id);
+          const { doc } = resolve(change, before);
+          if (!equal(before, doc)) onElsewhere([{ ...change, before, after: doc }]);
+        }
+      }
+      if (left.length > 0) await run();
     },
     /**
      * Replaces everything; ends with what is on the disk then, and fails when it is not there. The screen is changed by the caller, after that.
@@ -235,6 +257,8 @@ export function createSync(options: SyncOptions) {
     },
     retry: () => void run(),
     pending: () => queue.length,
+    /** Something would be lost with the page, or cannot be written: worth asking before it goes. */
+    atRisk: () => failing || queue.some((job) => job.kind === 'replace' || job.mark === null),
     /** Ends when nothing waits any more. */
     drained: (): Promise<void> =>
       queue.length === 0 ? Promise.resolve() : new Promise((done) => waiting.add(() => done())),

@@ -2,6 +2,7 @@ import { configureStore, createListenerMiddleware, isAnyOf } from '@reduxjs/tool
 import { inverse, type Change } from '../storage/changes';
 import type { Database } from '../storage/database';
 import type { Note } from '../storage/resolve';
+import type { Journal } from '../storage/journal';
 import { createSync, type Message, type Sync } from '../storage/sync';
 import { docOf } from './history';
 import {
@@ -23,6 +24,7 @@ export interface StoreOptions {
   /** Two tabs have changed the same; `here` when this one was later. */
   readonly onNotes?: (notes: readonly Note[], here: boolean) => void;
   readonly later?: (then: () => void) => void;
+  readonly journal?: Journal;
 }
 
 /** What an action wrote: which documents it was about, as they were and as they are. */
@@ -44,7 +46,7 @@ function changesOf(action: unknown, before: WorkspaceState, after: WorkspaceStat
 }
 
 /** The store of one workspace. A listener writes every change through to the database, one transaction per change. */
-export function createStore({ database, tell, onNotes = () => undefined, later }: StoreOptions) {
+export function createStore({ database, tell, onNotes = () => undefined, later, journal }: StoreOptions) {
   const listener = createListenerMiddleware<{ workspace: WorkspaceState }>();
   const store = configureStore({
     reducer: { workspace: workspaceReducer },
@@ -60,6 +62,7 @@ export function createStore({ database, tell, onNotes = () => undefined, later }
     onElsewhere: (changes) => store.dispatch(changedElsewhere(changes)),
     onNotes,
     tell,
+    journal,
     ...(later ? { later } : {}),
   });
   listener.startListening({

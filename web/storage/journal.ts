@@ -1,0 +1,107 @@
+import { COLLECTIONS, workspaceSchema, type Collection } from '@core/files';
+import type { Change, Doc } from './changes';
+import { VERSION_OF_DATABASE, type WorkspaceName } from './names';
+
+/** Which change of which tab: the database remembers the last one of each, so that none goes onto it twice. */
+export interface Mark {
+  readonly tab: string;
+  readonly n: number;
+}
+/** A change that was on its way to the database when its page went. */
+export interface Left {
+  readonly mark: Mark;
+  readonly changes: readonly Change[];
+}
+
+/**
+ * Changes on their way to the database. Writing to a database takes a few turns of the page, and a page that is closed, reloaded or
+ * killed in between takes the change with it: until it is on the disk it is kept here too, where one call is enough.
+ */
+export interface Journal {
+  /** Keeps a change; null when there is no room for it. */
+  readonly keep: (changes: readonly Change[]) => Mark | null;
+  /** The change is in the database. */
+  readonly done: (mark: Mark) => void;
+  /** What pages before this one, or other tabs at this moment, have not written yet: in the order of each. */
+  readonly left: () => { readonly left: readonly Left[]; readonly unreadable: readonly unknown[] };
+}
+
+const PREFIX = 'zevrin-waiting';
+/** Wide enough for the keys of a tab to stand in their order. */
+const DIGITS = 9;
+
+/** A change as it was kept, or null when this version cannot read it. */
+function changeFrom(kept: unknown): Change | null {
+  const change = kept as Partial<Record<keyof Change, unknown>> | null;
+  if (typeof change?.id !== 'string' || !COLLECTIONS.includes(change.collection as Collection)) return null;
+  const collection = change.collection as Collection;
+  const { before, after } = change;
+  const schema = workspaceSchema.shape[collection].element;
+  if (![before, after].every((doc) => doc === null || schema.safeParse(doc).success)) return null;
+  return { collection, id: change.id, before: before as Doc | null, after: after as Doc | null };
+}
+
+interface Kept {
+  readonly version: number;
+  readonly born: unknown;
+  readonly changes: readonly unknown[];
+}
+
+/** Reads what stands under a key; null when it is none of ours, torn or empty. */
+function keptIn(storage: Storage, key: string): Kept | null {
+  try {
+    const kept = JSON.parse(storage.getItem(key) ?? 'null') as Partial<Kept> | null;
+    return Array.isArray(kept?.changes) && typeof kept.version === 'number' ? (kept as Kept) : null;
+  } catch {
+    return null;
+  }
+}
+
+/**
+ * @param born which database it is about: what waits for one that was deleted since is dropped.
+ * @param storage null where the browser allows none: then nothing is kept, and the page asks before it goes.
+ */
+export function openJournal(
+  workspace: WorkspaceName,
+  born: unknown,
+  tab: string,
+  storage: Storage | null = window.localStorage,
+): Journal {
+  const under = `${PREFIX}/${workspace}/`;
+  const keyOf = ({ tab: of, n }: Mark) => `${under}${of}/${String(n).padStart(DIGITS, '0')}`;
+  let count = 0;
+  return {
+    keep(changes) {
+      const mark = { tab, n: count + 1 };
+      try {
+        if (!storage) return null;
+        storage.setItem(keyOf(mark), JSON.stringify({ version: VERSION_OF_DATABASE, born, changes }));
+      } catch {
+        return null;
+      }
+      count += 1;
+      return mark;
+    },
+    done: (mark) => storage?.removeItem(keyOf(mark)),
+    left() {
+      const left: Left[] = [];
+      const unreadable: unknown[] = [];
+      const keys = Object.keys(storage ?? {})
+        .filter((key) => key.startsWith(under))
+        .sort();
+      for (const key of keys) {
+        const kept = keptIn(storage!, key);
+        const [of, n] = key.slice(under.length).split('/');
+        if (!kept || kept.born !== born || of === undefined || !/^\d+$/.test(n ?? '')) {
+          storage!.removeItem(key);
+          continue;
+        }
+        const changes = kept.version === VERSION_OF_DATABASE ? kept.changes.map(changeFrom) : [null];
+        if (changes.every((change) => change !== null)) left.push({ mark: { tab: of, n: Number(n) }, changes });
+        // Not thrown away: it is shown with what else does not fit this version.
+        else unreadable.push(...kept.changes.map((change) => (change as Partial<Change> | null)?.after ?? change));
+      }
+      return { left, unreadable };
+    },
+  };
+}
