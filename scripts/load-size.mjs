@@ -32,7 +32,7 @@ const find = (end) => {
 };
 const inside = ['index.html', find('app/Inside.tsx')];
 const own = load([...inside, find('features/setups/SetupsPage.tsx')]);
-const demo = load([...inside, find('features/setups/SetupsPage.tsx'), find('core/samples/index.ts')]);
+const demo = load([...inside, find('features/setups/SetupsPage.tsx'), find('app/demo-data.ts')]);
 const setup = load([...inside, find('features/setups/SetupPage.tsx')]);
 const start = load(['index.html', find('app/StartPage.tsx'), find('features/quick/StartJobs.tsx')]);
 const say = (name, kb) =>

@@ -9,6 +9,7 @@ import type { Setup } from '../rig/index.ts';
 import type { Interval } from '../units/index.ts';
 import { JUDGES } from './judges.ts';
 import { notJudged } from './not-judged.ts';
+import { atOnce, type Steps } from './steps.ts';
 import { inTheLightOfTypical } from './typical.ts';
 
 type ByRef<T> = Readonly<Record<Ref, T>>;
@@ -32,25 +33,37 @@ export interface Assessment {
   readonly figures: Figures;
 }
 
-/** What these judges say of a set-up, in their order, and what none of them answers. */
-export function judged(ctx: Context, judges: readonly Judge[]): Finding[] {
-  return [...judges.flatMap((j) => j.subjects(ctx).flatMap((s) => j.judge(s, ctx))), ...notJudged(ctx, judges)];
+/** What these judges say of a set-up, in their order, and what none of them answers; a step for each judge. */
+function* judging(ctx: Context, judges: readonly Judge[]): Steps<Finding[]> {
+  const found: Finding[] = [];
+  for (const judge of judges) {
+    for (const subject of judge.subjects(ctx)) found.push(...judge.judge(subject, ctx));
+    yield;
+  }
+  return [...found, ...notJudged(ctx, judges)];
 }
+export const judged = (ctx: Context, judges: readonly Judge[]): Finding[] => atOnce(judging(ctx, judges));
 
 /** One call: a set-up in, every judgement out. Pure; the same set-up always gives the same answer. */
-export function assess(setup: Setup, judges: readonly Judge[] = JUDGES): Assessment {
+export const assess = (setup: Setup, judges: readonly Judge[] = JUDGES): Assessment => atOnce(assessing(setup, judges));
+
+/** The same in steps, for a page that must answer a finger meanwhile. */
+export function* assessing(setup: Setup, judges: readonly Judge[] = JUDGES): Steps<Assessment> {
   const ctx = contextOf(setup);
-  const findings = inTheLightOfTypical(setup, foundIn(ctx, judges), (s) => foundIn(contextOf(s), judges));
+  const found = yield* finding(ctx, judges);
+  const findings = yield* inTheLightOfTypical(setup, found, (s) => finding(contextOf(s), judges));
   return { verdict: overall(findings), findings: worstFirst(findings), figures: figuresOf(ctx) };
 }
 
 /** What is found in a set-up without trying the ends of what is only typical: a fraction of the work, for whoever tries hundreds of set-ups. */
-export const assessPlain = (setup: Setup): Finding[] => foundIn(contextOf(setup), JUDGES);
+export const assessPlain = (setup: Setup): Finding[] => atOnce(finding(contextOf(setup), JUDGES));
 
-function foundIn(ctx: Context, judges: readonly Judge[]): Finding[] {
-  const found = judged(ctx, judges);
+function* finding(ctx: Context, judges: readonly Judge[]): Steps<Finding[]> {
+  const found = yield* judging(ctx, judges);
   // Last, since what counts as holding follows from all that was found.
-  return saidOnce([...found, ...holdFindings(ctx, found)]);
+  const holds = holdFindings(ctx, found);
+  yield;
+  return saidOnce([...found, ...holds]);
 }
 
 /** About a rope and not about what sits on it: two grabs on one rope would say it twice. */

@@ -1,3 +1,4 @@
-export { assess, assessPlain, judged, type Assessment, type Figures } from './assess.ts';
+export { assess, assessing, assessPlain, judged, type Assessment, type Figures } from './assess.ts';
 export { JUDGES } from './judges.ts';
+export { atOnce, type Steps } from './steps.ts';
 export { assumedInRig, labelOf, withAssumed, type AssumedInRig } from './typical.ts';

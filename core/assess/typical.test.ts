@@ -5,6 +5,7 @@ import { wellRigged, withFields, withItem, type Setup } from '../rig/index.ts';
 import { club, SETUPS, variedSetups } from '../samples/index.ts';
 import { slotsOf } from '../parts/index.ts';
 import { assess, assessPlain, assumedInRig, labelOf } from './index.ts';
+import { atOnce } from './steps.ts';
 import { inTheLightOfTypical } from './typical.ts';
 
 const rank = (s: Severity) => SEVERITIES.indexOf(s);
@@ -51,15 +52,15 @@ describe('what hangs on a typical value is not known', () => {
   it('what is minded at one end and a stop at the other is minded at least, and not merely unknown', () => {
     const f = assess(withRope({})).findings[0]!;
     // A stand-in for the engine: worse the longer the rope, never without a fault.
-    const judge = (s: Setup) => {
+    function* judge(s: Setup) {
       const { lengthM } = slotsOf(s).find((x) => x.ref === 'ropeA')!.item as Rope;
       return [
         { ...f, code: 'rig.edge-sharp' as const, severity: lengthM > 70 ? ('stop' as const) : ('mind' as const) },
       ];
-    };
+    }
     const told = (lengthM: number) => {
       const s = withRope({ lengthM });
-      return inTheLightOfTypical(s, judge(s), judge).find((x) => x.code === 'rig.edge-sharp')!.severity;
+      return atOnce(inTheLightOfTypical(s, atOnce(judge(s)), judge)).find((x) => x.code === 'rig.edge-sharp')!.severity;
     };
     expect([told(60), told(75)]).toEqual(['mind', 'mind']);
   });

@@ -10,6 +10,7 @@ import {
 } from '../gear/index.ts';
 import { slotsOf } from '../parts/index.ts';
 import { withItem, type Setup } from '../rig/index.ts';
+import type { Steps } from './steps.ts';
 
 /** A value of something in a rig that is typical of its kind, and was not measured at it. */
 export interface AssumedInRig extends Assumed {
@@ -67,11 +68,11 @@ const hanging = (f: Finding, on: ReadonlySet<string>, least: Severity): Finding 
  *
  * @param judge what the engine finds in a set-up, without this.
  */
-export function inTheLightOfTypical(
+export function* inTheLightOfTypical(
   setup: Setup,
   found: readonly Finding[],
-  judge: (s: Setup) => Finding[],
-): Finding[] {
+  judge: (s: Setup) => Steps<Finding[]>,
+): Steps<Finding[]> {
   const assumed = assumedInRig(setup);
   if (assumed.length === 0) return [...found];
   const keys = findingKeys(found);
@@ -82,7 +83,7 @@ export function inTheLightOfTypical(
   const hangs = (key: string, label: string) => on.set(key, (on.get(key) ?? new Set()).add(label));
   for (const a of assumed)
     for (const other of a.others) {
-      const there = judge(withAssumed(setup, a, other));
+      const there = yield* judge(withAssumed(setup, a, other));
       const theirs = new Map(findingKeys(there).map((key, i) => [key, there[i]!]));
       for (const [key, severity] of now) {
         const other = theirs.get(key)?.severity;

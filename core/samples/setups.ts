@@ -2,7 +2,16 @@ import type { WayTest } from '../connector/index.ts';
 import type { Ref } from '../finding/index.ts';
 import { MUNTER, type Device, type Item, type Person } from '../gear/index.ts';
 import { callsMatter, downMatters, slotsOf } from '../parts/index.ts';
-import { blankSetup, wellRigged, withFields, withItem, type Setup, type Site, type TemplateId } from '../rig/index.ts';
+import {
+  blankSetup,
+  placeOf,
+  wellRigged,
+  withAll,
+  withFields,
+  type Setup,
+  type Site,
+  type TemplateId,
+} from '../rig/index.ts';
 import {
   clubItems,
   groovedTube,
@@ -71,14 +80,20 @@ const FROM_RIGHT = { end: 'broad', from: 'right', gate: 'free' } as const;
 
 /** A template with everything chosen and rigged as it is meant to be, and then as the fields say. */
 function made(template: TemplateId, { id, name, at, site, items, fields = {}, note = '' }: Made): Setup {
-  let setup = wellRigged(blankSetup(template, { id, name, now: at }));
-  setup = withFields(setup, 'site', { steepness: 'steep', edge: 'rounded', slant: 'plumb', ...site });
-  setup = withFields(setup, 'anchor', { through: 'rings', points: 'several' });
-  if (callsMatter(setup))
-    setup = withFields(setup, 'calls', { by: 'voice', down: downMatters(setup) ? 'lower' : 'unknown' });
-  for (const [ref, item] of Object.entries(items)) setup = withItem(setup, ref, item);
-  for (const [ref, more] of Object.entries(fields)) setup = withFields(setup, ref, more);
-  return { ...setup, note };
+  const blank = wellRigged(blankSetup(template, { id, name, now: at }));
+  const placed = Object.entries(items).map(([ref, item]) => {
+    const [place, key] = placeOf(blank, ref);
+    return [place, { [key]: item }] as const;
+  });
+  const rigged = withAll(blank, [
+    ['site', { steepness: 'steep', edge: 'rounded', slant: 'plumb', ...site }],
+    ['anchor', { through: 'rings', points: 'several' }],
+    ...placed,
+    ...Object.entries(fields),
+  ]);
+  // Whether words matter follows from who is there.
+  const spoken = callsMatter(blank) ? { by: 'voice', down: downMatters(blank) ? 'lower' : 'unknown' } : {};
+  return { ...withFields(rigged, 'calls', { ...spoken, ...fields.calls }), note };
 }
 
 /** The places of a set-up that nobody has filled, for the tests. */

@@ -16,6 +16,12 @@ const page = (what: string, load: () => Promise<ComponentType>) =>
 const inside = () => import('./Inside');
 const setups = () => import('../features/setups/SetupsPage');
 if (location.pathname !== '/') void inside().catch(() => undefined);
+// The data of a demo that was never opened here is fetched beside the program.
+if (/^\/demo(\/|$)/.test(location.pathname))
+  void indexedDB
+    .databases?.()
+    .then((known) => (known.some((d) => d.name === 'zevrin-demo') ? null : import('./demo-data')))
+    .catch(() => undefined);
 // The list that one comes to first does not wait for the disk either.
 if (/^\/\w+(\/setups)?\/?$/.test(location.pathname)) void setups().catch(() => undefined);
 const InWorkspace = page('The workspace', () => inside().then((m) => m.InWorkspace));

@@ -20,11 +20,6 @@ async function begin(name: WorkspaceName): Promise<{ session: Session; close: ()
   const database = await openDatabase(name);
   const channel = new BroadcastChannel(`zevrin-${name}`);
   try {
-    if (name === 'demo') {
-      // The demo data is a part of its own in the build: whoever works with their own gear does not load it.
-      const { demoWorkspace } = await import('@core/samples');
-      await database.seedOnce(demoWorkspace());
-    }
     const listeners = new Set<(notes: readonly Note[], here: boolean) => void>();
     // Told before anybody listens: kept for the first who does.
     const untold: [readonly Note[], boolean][] = [];
@@ -42,7 +37,10 @@ async function begin(name: WorkspaceName): Promise<{ session: Session; close: ()
     const early: Message[] = [];
     let hear = (message: Message): void => void early.push(message);
     channel.onmessage = ({ data }: MessageEvent<Message>) => hear(data);
-    const { workspace, unreadable, revision, revisionOf } = await database.load();
+    // The demo data is a part of its own in the build: whoever works with their own gear, or comes back, does not load it.
+    const seeded =
+      name === 'demo' ? await database.seedOnce(() => import('./demo-data').then((m) => m.demoWorkspace())) : null;
+    const { workspace, unreadable, revision, revisionOf } = seeded ?? (await database.load());
     store.dispatch(loaded(workspace));
     sync.start({ revision, revisionOf });
     hear = (message) => sync.hear(message);

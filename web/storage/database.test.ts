@@ -2,8 +2,8 @@ import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
 import { deleteDB, openDB } from 'idb';
 import { readFileSync } from 'node:fs';
-import { beforeEach, describe, expect, it } from 'vitest';
-import { emptyWorkspace, readDocument, type Workspace } from '@core/files';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { COLLECTIONS, emptyWorkspace, readDocument, type Workspace } from '@core/files';
 import { demoWorkspace } from '@core/samples';
 import { difference, put, remove } from './changes';
 import { DatabaseGone, openDatabase } from './database';
@@ -166,9 +166,17 @@ describe('writing', () => {
 
   it('the demo is put in once, whoever asks again', async () => {
     const database = await openDatabase('demo');
-    expect(await database.seedOnce(demo)).toBe(true);
+    const seeded = await database.seedOnce(() => Promise.resolve(demo));
+    // What it says is stored is what is read from the disk, and by the same write.
+    const read = await database.load();
+    const byId = (w: Workspace) => COLLECTIONS.map((c) => [...w[c]].sort((a, b) => (a.id < b.id ? -1 : 1)));
+    expect(byId(seeded!.workspace)).toEqual(byId(read.workspace));
+    expect(seeded!.revision).toBe(read.revision);
+    for (const { id } of demo.items) expect(seeded!.revisionOf('items', id)).toBe(read.revisionOf('items', id));
     await database.write(difference(demo, emptyWorkspace()));
-    expect(await database.seedOnce(demo)).toBe(false);
+    const make = vi.fn(() => Promise.resolve(demo));
+    expect(await database.seedOnce(make)).toBeNull();
+    expect(make).not.toHaveBeenCalled();
     expect((await database.load()).workspace.items).toEqual([]);
     database.close();
   });

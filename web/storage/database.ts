@@ -53,8 +53,11 @@ export interface Database {
   readonly replace: (workspace: Workspace) => Promise<Written>;
   /** The last write of any tab. */
   readonly revision: () => Promise<number>;
-  /** Fills a database that was never filled; true when it did. Two tabs at once fill it once. */
-  readonly seedOnce: (workspace: Workspace) => Promise<boolean>;
+  /**
+   * Fills a database that was never filled, with what `make` gives; for another one it is not asked. What is stored then, or null when
+   * it had been filled before. Two tabs at once fill it once.
+   */
+  readonly seedOnce: (make: () => Promise<Workspace>) => Promise<Loaded | null>;
   readonly close: () => void;
 }
 
@@ -255,15 +258,18 @@ export async function openDatabase(name: WorkspaceName): Promise<Database> {
       return { revision, entries: [], notes: [] };
     });
 
-  const seedOnce = (workspace: Workspace) =>
-    transact(async (tx) => {
-      const seeded = Boolean(await tx.objectStore('meta').get('seeded'));
-      if (!seeded) {
-        request(tx.objectStore('meta').put(true, 'seeded'));
-        fill(tx, workspace, await countUp(tx));
-      }
-      return !seeded;
+  async function seedOnce(make: () => Promise<Workspace>): Promise<Loaded | null> {
+    if (await (await connection()).get('meta', 'seeded')) return null;
+    const workspace = await make();
+    return transact(async (tx) => {
+      if (await tx.objectStore('meta').get('seeded')) return null;
+      request(tx.objectStore('meta').put(true, 'seeded'));
+      const revision = await countUp(tx);
+      fill(tx, workspace, revision);
+      for (const collection of COLLECTIONS) workspace[collection].forEach((doc) => Object.freeze(doc));
+      return { workspace, unreadable: [], revision, revisionOf: () => revision };
     });
+  }
 
   return {
     born,

@@ -1,4 +1,4 @@
-import { assess } from '@core/assess';
+import { assessing } from '@core/assess';
 import type { Setup } from '@core/rig';
 import { SeverityMark } from '../../ui/SeverityMark';
 import { useIdle } from '../../ui/useIdle';
@@ -6,7 +6,7 @@ import { useIdle } from '../../ui/useIdle';
 /** Worst severity of a set-up and how often it was found, for a list. */
 export function SetupVerdict({ setup }: { setup: Setup }) {
   // A list of them would keep the page from being touched for half a second on a slow phone.
-  const assessment = useIdle(assess, setup);
+  const assessment = useIdle(assessing, setup);
   if (!assessment) return <span className="text-ink-2">…</span>;
   const { verdict, findings } = assessment;
   const count = findings.filter((f) => f.severity === verdict).length;
