@@ -9,7 +9,7 @@ import { launch } from './chromium.ts';
 const PAINT_MS = 1500;
 const BLOCKING_MS = 150;
 const SLOWER = 4;
-const RUNS = 5;
+const RUNS = Number(process.env.RUNS ?? 5);
 /** Long after everything has settled. */
 const SETTLED_MS = 6000;
 

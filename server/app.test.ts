@@ -7,7 +7,21 @@ import { createApp } from './app.ts';
 
 const dist = mkdtempSync(join(tmpdir(), 'zevrin-'));
 mkdirSync(join(dist, 'assets'));
-writeFileSync(join(dist, 'index.html'), '<meta name="csp-nonce" content="__CSP_NONCE__"><p>page</p>');
+writeFileSync(join(dist, 'index.html'), '<head><meta name="csp-nonce" content="__CSP_NONCE__"></head><p>page</p>');
+// As a build says it: the program, two parts of it that share a third, and one of another page.
+mkdirSync(join(dist, '.vite'));
+writeFileSync(
+  join(dist, '.vite/manifest.json'),
+  JSON.stringify({
+    'index.html': { file: 'assets/index-1.js', imports: ['_react.js'] },
+    '_react.js': { file: 'assets/react-1.js' },
+    '_rig.js': { file: 'assets/rig-1.js', imports: ['_react.js'] },
+    'app/Inside.tsx': { file: 'assets/Inside-1.js', imports: ['index.html', '_rig.js'] },
+    'features/setups/SetupsPage.tsx': { file: 'assets/SetupsPage-1.js', imports: ['_rig.js'] },
+    'app/StartPage.tsx': { file: 'assets/StartPage-1.js' },
+    'features/setups/SetupPage.tsx': { file: 'assets/SetupPage-1.js' },
+  }),
+);
 writeFileSync(join(dist, 'assets', 'a-123.js'), `export default "${'x'.repeat(5000)}";`);
 
 let server: ReturnType<ReturnType<typeof createApp>['listen']>;
@@ -30,6 +44,22 @@ describe('server', () => {
       nonces.push(nonce);
     }
     expect(nonces[0]).not.toBe(nonces[1]);
+  });
+
+  it('names the parts that a page is going to load, each once, and none that it names already', async () => {
+    const links = async (path: string) =>
+      [
+        ...(await (await fetch(base + path)).text()).matchAll(
+          /rel="modulepreload" crossorigin href="\/assets\/(\w+)-1/g,
+        ),
+      ].map((m) => m[1]);
+    expect(await links('/')).toEqual(['StartPage']);
+    for (const path of ['/mine', '/mine/setups', '/demo/setups/?x=1'])
+      expect((await links(path)).sort(), path).toEqual(['Inside', 'SetupsPage', 'rig']);
+    expect((await links('/mine/setups/some-id')).sort()).toEqual(['Inside', 'rig']);
+    expect(await links('/nowhere')).toEqual([]);
+    // The build itself is nobody's business.
+    expect((await fetch(`${base}/.vite/manifest.json`)).status).toBe(404);
   });
 
   it('allows nothing from elsewhere and nothing inline', async () => {

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
+import { preloadsOf } from './preloads.ts';
 
 /** Place in index.html that gets the nonce of the response; the page hands it to the style elements that Radix adds. */
 const NONCE_MARK = '__CSP_NONCE__';
@@ -26,6 +27,7 @@ const failed: ErrorRequestHandler = (error: { status?: number }, _request, respo
  */
 export function createApp(dist: string): Express {
   const page = readFileSync(join(dist, 'index.html'), 'utf8');
+  const preloads = preloadsOf(dist);
   const app = express();
   app.disable('x-powered-by');
   app.use(compression());
@@ -54,9 +56,10 @@ export function createApp(dist: string): Express {
       referrerPolicy: { policy: 'no-referrer' },
     })(_request, response, next);
   });
-  const sendPage: RequestHandler = (_request, response) => {
+  const sendPage: RequestHandler = (request, response) => {
     response.setHeader('Cache-Control', 'no-store');
-    response.type('html').send(page.replaceAll(NONCE_MARK, String(response.locals.nonce)));
+    const html = page.replaceAll(NONCE_MARK, String(response.locals.nonce));
+    response.type('html').send(html.replace('</head>', () => `${preloads(request.path)}</head>`));
   };
   // Never as the file, whose nonce is not filled in.
   app.get('/index.html', sendPage);

@@ -1,4 +1,4 @@
-import { StrictMode } from 'react';
+import { startTransition, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { setNonce } from 'get-nonce';
 import { App } from './app/App';
@@ -11,8 +11,12 @@ if (nonce) setNonce(nonce);
 
 warnWhenUnsaved();
 
-createRoot(document.getElementById('root')!).render(
-  <StrictMode>
-    <App />
-  </StrictMode>,
+const root = createRoot(document.getElementById('root')!);
+// In slices, as everything that is not an answer to a finger.
+startTransition(() =>
+  root.render(
+    <StrictMode>
+      <App />
+    </StrictMode>,
+  ),
 );

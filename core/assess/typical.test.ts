@@ -53,6 +53,7 @@ describe('what hangs on a typical value is not known', () => {
     const f = assess(withRope({})).findings[0]!;
     // A stand-in for the engine: worse the longer the rope, never without a fault.
     function* judge(s: Setup) {
+      yield;
       const { lengthM } = slotsOf(s).find((x) => x.ref === 'ropeA')!.item as Rope;
       return [
         { ...f, code: 'rig.edge-sharp' as const, severity: lengthM > 70 ? ('stop' as const) : ('mind' as const) },

@@ -1,6 +1,15 @@
 import type { ComponentType } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
-import { BrowserRouter, Navigate, Route, Routes, useLocation, useParams } from 'react-router';
+import {
+  BrowserRouter,
+  createRoutesFromElements,
+  matchRoutes,
+  Navigate,
+  Route,
+  useLocation,
+  useParams,
+  useRoutes,
+} from 'react-router';
 import { PreferencesProvider } from './preferences';
 import { NotFound } from './NotFound';
 import { Failed } from '../ui/Failed';
@@ -12,25 +21,21 @@ const usePathname = () => useLocation().pathname;
 const page = (what: string, load: () => Promise<ComponentType>) =>
   part(what, load, { waiting: () => <p className="p-6 text-ink-2">Loading …</p>, useAbout: usePathname });
 
-/** Everything of a workspace: the first page does without it. Asked for at once where it will be needed, so that it does not wait for its turn. */
+/** Everything of a workspace: the first page does without it. */
 const inside = () => import('./Inside');
-const setups = () => import('../features/setups/SetupsPage');
-if (location.pathname !== '/') void inside().catch(() => undefined);
 // The data of a demo that was never opened here is fetched beside the program.
 if (/^\/demo(\/|$)/.test(location.pathname))
   void indexedDB
     .databases?.()
     .then((known) => (known.some((d) => d.name === 'zevrin-demo') ? null : import('./demo-data')))
     .catch(() => undefined);
-// The list that one comes to first does not wait for the disk either.
-if (/^\/\w+(\/setups)?\/?$/.test(location.pathname)) void setups().catch(() => undefined);
 const InWorkspace = page('The workspace', () => inside().then((m) => m.InWorkspace));
 const Shell = page('The frame of the page', () => inside().then((m) => m.Shell));
 
 const NewVersion = part('News of a version', () => import('./NewVersion').then((m) => m.NewVersion));
 const StartPage = page('The first page', () => import('./StartPage').then((m) => m.StartPage));
 const QuickPage = page('The six questions', () => import('../features/quick/QuickPage').then((m) => m.QuickPage));
-const SetupsPage = page('The list of set-ups', () => setups().then((m) => m.SetupsPage));
+const SetupsPage = page('The list of set-ups', () => import('../features/setups/SetupsPage').then((m) => m.SetupsPage));
 const SetupPage = page('This set-up', () => import('../features/setups/SetupPage').then((m) => m.SetupPage));
 const CardPage = page('The card', () => import('../features/setups/CardPage').then((m) => m.CardPage));
 const ChoosePage = page('The choice from the locker', () =>
@@ -76,6 +81,56 @@ function ToSetup() {
   return <Navigate to={`/${workspace}/setups/${setupId}`} replace />;
 }
 
+const ROUTES = createRoutesFromElements(
+  <>
+    <Route index element={<StartPage />} />
+    <Route path=":workspace" element={<InWorkspace />}>
+      <Route path="check/:checkId" element={<CheckPage />} />
+      <Route path="steps/:sequenceId/run" element={<RunPage />} />
+      <Route element={<Shell />}>
+        <Route index element={<Navigate to="setups" replace />} />
+        <Route path="quick" element={<QuickPage />} />
+        <Route path="setups" element={<SetupsPage />} />
+        <Route path="setups/:setupId" element={<SetupPage />} />
+        <Route path="setups/:setupId/card" element={<CardPage />} />
+        <Route path="setups/:setupId/share" element={<SharePage />} />
+        <Route path="open" element={<OpenPage />} />
+        <Route path="setups/:setupId/choose" element={<ChoosePage />} />
+        <Route path="setups/:setupId/holds" element={<HoldPage />} />
+        <Route path="setups/:setupId/catch" element={<CatchPage />} />
+        <Route path="steps" element={<StepsPage />} />
+        <Route path="steps/:sequenceId" element={<SequencePage />} />
+        <Route path="hands" element={<HandsPage />} />
+        <Route path="locker" element={<LockerPage />} />
+        <Route path="locker/device/:id/tune" element={<TunePage />} />
+        <Route path="locker/:kind/:id" element={<ItemPage />} />
+        <Route path="plan" element={<PlanPage />} />
+        <Route path="plan/:setupId" element={<ToSetup />} />
+        <Route path="fit" element={<FitPage />} />
+        <Route path="connectors" element={<ConnectorsPage />} />
+        <Route path="log" element={<LogPage />} />
+        <Route path="log/use/:useId" element={<UsePage />} />
+        <Route path="log/:checkId" element={<RecordPage />} />
+        <Route path="files" element={<FilesPage />} />
+        <Route path="settings" element={<SettingsPage />} />
+        <Route path="sources" element={<SourcesPage />} />
+        <Route path="*" element={<NotFound />} />
+      </Route>
+    </Route>
+  </>,
+);
+const Pages = () => useRoutes(ROUTES);
+
+/** Every part of the page that is asked for begins to load at once, the innermost too: none waits for what is around it, or for the disk. */
+function preload(pathname: string) {
+  const at = pathname.replace(/^(\/\w+)\/?$/, '$1/setups');
+  for (const { route } of matchRoutes(ROUTES, at) ?? []) {
+    const { type } = (route.element ?? {}) as { type?: { preload?: () => void } };
+    type?.preload?.();
+  }
+}
+preload(location.pathname);
+
 export function App() {
   return (
     <ErrorBoundary
@@ -87,42 +142,7 @@ export function App() {
         <Toasts>
           <BrowserRouter>
             <NewVersion />
-            <Routes>
-              <Route index element={<StartPage />} />
-              <Route path=":workspace" element={<InWorkspace />}>
-                <Route path="check/:checkId" element={<CheckPage />} />
-                <Route path="steps/:sequenceId/run" element={<RunPage />} />
-                <Route element={<Shell />}>
-                  <Route index element={<Navigate to="setups" replace />} />
-                  <Route path="quick" element={<QuickPage />} />
-                  <Route path="setups" element={<SetupsPage />} />
-                  <Route path="setups/:setupId" element={<SetupPage />} />
-                  <Route path="setups/:setupId/card" element={<CardPage />} />
-                  <Route path="setups/:setupId/share" element={<SharePage />} />
-                  <Route path="open" element={<OpenPage />} />
-                  <Route path="setups/:setupId/choose" element={<ChoosePage />} />
-                  <Route path="setups/:setupId/holds" element={<HoldPage />} />
-                  <Route path="setups/:setupId/catch" element={<CatchPage />} />
-                  <Route path="steps" element={<StepsPage />} />
-                  <Route path="steps/:sequenceId" element={<SequencePage />} />
-                  <Route path="hands" element={<HandsPage />} />
-                  <Route path="locker" element={<LockerPage />} />
-                  <Route path="locker/device/:id/tune" element={<TunePage />} />
-                  <Route path="locker/:kind/:id" element={<ItemPage />} />
-                  <Route path="plan" element={<PlanPage />} />
-                  <Route path="plan/:setupId" element={<ToSetup />} />
-                  <Route path="fit" element={<FitPage />} />
-                  <Route path="connectors" element={<ConnectorsPage />} />
-                  <Route path="log" element={<LogPage />} />
-                  <Route path="log/use/:useId" element={<UsePage />} />
-                  <Route path="log/:checkId" element={<RecordPage />} />
-                  <Route path="files" element={<FilesPage />} />
-                  <Route path="settings" element={<SettingsPage />} />
-                  <Route path="sources" element={<SourcesPage />} />
-                  <Route path="*" element={<NotFound />} />
-                </Route>
-              </Route>
-            </Routes>
+            <Pages />
           </BrowserRouter>
         </Toasts>
       </PreferencesProvider>

@@ -14,10 +14,12 @@ import {
   Warehouse,
   type LucideIcon,
 } from 'lucide-react';
+import { useLayoutEffect } from 'react';
 import { Link, NavLink, Outlet } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../store/hooks';
 import { redone, undone } from '../store/workspace-slice';
 import { part } from '../ui/part';
+import { hearSearchKey } from './search-key';
 import { usePreferences } from './preferences';
 import { SaveIndicator } from './SaveIndicator';
 import { usePlace } from './place';
@@ -100,6 +102,8 @@ function History() {
 export function Shell() {
   const { name, unreadable } = usePlace();
   const { system, setSystem, theme, setTheme } = usePreferences();
+  // With the first frame: whoever knows the key presses it at once.
+  useLayoutEffect(hearSearchKey, []);
   const other = system === 'metric' ? 'imperial' : 'metric';
   return (
     <div className="flex min-h-dvh flex-col pb-16 md:pb-0">

@@ -1,4 +1,4 @@
-import { useEffect, useState, type ReactNode } from 'react';
+import { startTransition, useEffect, useState, type ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { DatabaseGone, type WorkspaceName } from '../storage/database';
 import { part } from '../ui/part';
@@ -21,7 +21,8 @@ export function WorkspaceProvider({ name, children }: { name: WorkspaceName; chi
     let left = false;
     enter(name).then(
       (session) => {
-        if (!left) setState({ kind: 'open', session });
+        // The whole page comes with it: in slices, so that a finger on a slow phone is heard meanwhile.
+        if (!left) startTransition(() => setState({ kind: 'open', session }));
       },
       (error: unknown) => {
         const message = error instanceof Error ? error.message : String(error);

@@ -1,4 +1,4 @@
-import { lazy, Suspense, type ComponentType, type LazyExoticComponent, type ReactNode } from 'react';
+import { lazy, Suspense, useState, type ComponentType, type LazyExoticComponent, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Failed } from './Failed';
 import { NotLoaded } from './not-loaded';
@@ -20,26 +20,32 @@ export function part<P extends object>(
   load: () => Promise<ComponentType<P>>,
   { waiting = () => null, useAbout = () => null }: Choices<P> = {},
 ) {
-  const loaded = () =>
-    lazy(() =>
-      load().then(
-        (component) => ({ default: component }),
-        (error: unknown) => {
-          throw new NotLoaded(error instanceof Error ? error.message : String(error), { cause: error });
-        },
-      ),
-    );
+  let arrived: ComponentType<P> | null = null;
+  let asked: Promise<ComponentType<P>> | null = null;
+  const get = () =>
+    (asked ??= load().then(
+      (component) => (arrived = component),
+      (error: unknown) => {
+        asked = null;
+        throw new NotLoaded(error instanceof Error ? error.message : String(error), { cause: error });
+      },
+    ));
+  const loaded = () => lazy(() => get().then((component) => ({ default: component })));
   // One for the whole page, so that it is loaded once; a new one when it did not arrive.
   let Loaded: LazyExoticComponent<ComponentType<P>> = loaded();
   // Looks up what is to be loaded when it is shown: after "try again" that is another one.
   function Shown(props: P) {
+    // What has arrived is shown at once: a place-holder, be it there for a moment, has React hold the next one back for 300 ms.
+    // As it stood when this was first shown: to change over would begin it anew.
+    const [Arrived] = useState(() => arrived);
+    if (Arrived) return <Arrived {...props} />;
     return (
       <Suspense fallback={waiting(props)}>
         <Loaded {...props} />
       </Suspense>
     );
   }
-  return function Part(props: P) {
+  function Part(props: P) {
     const about = useAbout();
     return (
       <ErrorBoundary
@@ -52,5 +58,8 @@ export function part<P extends object>(
         <Shown {...props} />
       </ErrorBoundary>
     );
-  };
+  }
+  /** Begins to load it before it is shown. */
+  Part.preload = () => void get().catch(() => undefined);
+  return Part;
 }

@@ -1,6 +1,6 @@
 import { Search } from 'lucide-react';
-import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useEffect, useState } from 'react';
+import { onSearchKey } from '../../app/search-key';
 import { part } from '../../ui/part';
 
 const Palette = part('The search', () => import('./Palette').then((m) => m.Palette));
@@ -8,7 +8,7 @@ const Palette = part('The search', () => import('./Palette').then((m) => m.Palet
 /** The button that finds everything, and its key. */
 export function Finder() {
   const [open, setOpen] = useState(false);
-  useHotkeys('mod+k', () => setOpen(true), { preventDefault: true, enableOnFormTags: true });
+  useEffect(() => onSearchKey(() => setOpen(true)), []);
   return (
     <>
       <button
