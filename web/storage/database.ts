@@ -134,8 +134,11 @@ export async function openDatabase(name: WorkspaceName): Promise<Database> {
   await connection();
 
   /** One transaction; on a connection that turns out to be closed, once more on a new one. */
-  async function transact<T>(work: (tx: Writing) => Promise<T>): Promise<T> {
-    const begin = (on: Db): Writing => on.transaction(STORES, 'readwrite', { durability: 'strict' });
+  async function transact<T>(
+    work: (tx: Writing) => Promise<T>,
+    durability: 'strict' | 'relaxed' = 'strict',
+  ): Promise<T> {
+    const begin = (on: Db): Writing => on.transaction(STORES, 'readwrite', { durability });
     let tx: Writing;
     try {
       tx = begin(await connection());
@@ -260,15 +263,21 @@ export async function openDatabase(name: WorkspaceName): Promise<Database> {
 
   async function seedOnce(make: () => Promise<Workspace>): Promise<Loaded | null> {
     if (await (await connection()).get('meta', 'seeded')) return null;
-    const workspace = await make();
+    const made = await make();
+    // In the order in which they come back from the disk.
+    const sorted = COLLECTIONS.map((collection) => [
+      collection,
+      made[collection].map((doc) => Object.freeze(doc)).sort((a, b) => (a.id < b.id ? -1 : 1)),
+    ]);
+    const workspace = Object.fromEntries(sorted) as unknown as Workspace;
     return transact(async (tx) => {
       if (await tx.objectStore('meta').get('seeded')) return null;
       request(tx.objectStore('meta').put(true, 'seeded'));
       const revision = await countUp(tx);
       fill(tx, workspace, revision);
-      for (const collection of COLLECTIONS) workspace[collection].forEach((doc) => Object.freeze(doc));
       return { workspace, unreadable: [], revision, revisionOf: () => revision };
-    });
+      // What is lost with the power is put in again.
+    }, 'relaxed');
   }
 
   return {
