@@ -1,4 +1,7 @@
+import { createRequire } from 'node:module';
 import { expect, open, saved, test, verdict } from './helpers';
+
+const reader = createRequire(import.meta.url).resolve('jsqr/dist/jsQR.js');
 
 test('a set-up goes to the partner in a link: opened in another browser, taken as a copy, and checked', async ({
   page,
@@ -37,4 +40,76 @@ test('a link that was cut off is refused whole and says so', async ({ page }) =>
   await page.goto('about:blank');
   await page.goto(link.split('#')[0]!);
   await expect(page.getByRole('alert')).toContainText('what stands behind the # is missing');
+});
+
+/** What a hand and a lens do to it. */
+const AS_SEEN = {
+  straight: ['', ''],
+  turned: ['rotate(7deg)', ''],
+  askew: ['perspective(3000px) rotateY(8deg) rotateX(5deg) rotate(4deg)', ''],
+  'out of focus': ['', 'blur(1px)'],
+  'in poor light': ['', 'brightness(.5) contrast(.6)'],
+  'from further away': ['scale(.75)', ''],
+  'all of it a little': ['perspective(3000px) rotateY(6deg) rotate(5deg)', 'blur(.8px) brightness(.6) contrast(.7)'],
+} as const;
+/** No hand is still: a camera looks many times a second, and one good look is enough. */
+const LOOKS = [
+  '',
+  'rotate(1deg)',
+  'rotate(-1.5deg) scale(1.03)',
+  'rotate(2deg) scale(.97)',
+  'rotate(-3deg) scale(.94)',
+];
+
+test('the code on a phone is read out of what a camera sees: held askew, a little out of focus, in poor light', async ({
+  browser,
+}) => {
+  // Three device pixels for each of the page, as phones have.
+  const phone = await (
+    await browser.newContext({ viewport: { width: 390, height: 844 }, deviceScaleFactor: 3 })
+  ).newPage();
+  await open(phone, '/demo/setups/setup-low-span/share');
+  const code = phone.getByRole('img', { name: /^QR code of Low span/ });
+  await expect(code).toBeVisible();
+  const link = await phone.getByLabel('The link').inputValue();
+  const shown = await code.screenshot();
+  await phone.context().close();
+
+  const camera = await (await browser.newContext({ viewport: { width: 1500, height: 1500 } })).newPage();
+  const seen = async (how: string, lens: string) => {
+    await camera.setContent(
+      `<body style="margin:0;background:#444;display:grid;place-items:center;height:100vh"><img style="width:1200px;transform:${how || 'none'};filter:${lens || 'none'}" src="data:image/png;base64,${shown.toString('base64')}"></body>`,
+    );
+    const picture = await camera.screenshot();
+    await camera.addScriptTag({ path: reader });
+    return camera.evaluate(
+      async (png) => {
+        const image = new Image();
+        image.src = png;
+        await image.decode();
+        const canvas = document.createElement('canvas');
+        canvas.width = image.width;
+        canvas.height = image.height;
+        const context = canvas.getContext('2d')!;
+        context.drawImage(image, 0, 0);
+        const { data } = context.getImageData(0, 0, image.width, image.height);
+        const read = (
+          window as unknown as { jsQR: (d: Uint8ClampedArray, w: number, h: number) => { data: string } | null }
+        ).jsQR;
+        return read(data, image.width, image.height)?.data ?? null;
+      },
+      `data:image/png;base64,${picture.toString('base64')}`,
+    );
+  };
+  const inOneOf = async (how: string, lens: string) => {
+    for (const look of LOOKS) {
+      const read = await seen(`${how} ${look}`.trim(), lens);
+      if (read !== null) return read;
+    }
+    return null;
+  };
+  for (const [name, [how, lens]] of Object.entries(AS_SEEN)) expect(await inOneOf(how, lens), name).toBe(link);
+  // The reader is one that can fail.
+  expect(await inOneOf('scale(.2)', '')).toBeNull();
+  await camera.context().close();
 });

@@ -34,17 +34,17 @@ export function SetupsPage() {
 
   return (
     <div className="mx-auto max-w-4xl px-4 py-6">
-      <div className="flex items-end justify-between gap-3">
-        <h1>Set-ups</h1>
+      <div className="flex flex-wrap items-end gap-3">
+        <h1 className="w-full sm:mr-auto sm:w-auto">Set-ups</h1>
         {!next && (
-          <Link className="btn ml-auto" to={`/${name}/quick`}>
+          <Link className="btn whitespace-nowrap" to={`/${name}/quick`}>
             First answer
           </Link>
         )}
         {next?.kind !== 'add-setup' && (
           <button
             type="button"
-            className={`btn ${next || adding ? '' : 'btn-act'}`}
+            className={`btn whitespace-nowrap ${next || adding ? '' : 'btn-act'}`}
             aria-expanded={adding}
             onClick={() => setAdding((now) => !now)}
           >

@@ -4,7 +4,7 @@ import type { Setup } from '@core/rig';
 import { NotFound } from '../../app/NotFound';
 import { usePlace } from '../../app/place';
 import { useTitle } from '../../app/useTitle';
-import { QrCode } from '../../share/QrCode';
+import { CrispQrCode } from '../../share/CrispQrCode';
 import { useShareLink } from '../../share/useShareLink';
 import { useWorkspace } from '../../store/hooks';
 import { useToast } from '../../ui/Toasts';
@@ -36,7 +36,7 @@ function Share({ setup }: { setup: Setup }) {
         .
       </p>
       <div className="-mx-3 mt-4 aspect-square border border-line bg-white sm:mx-0">
-        {ready?.squares && <QrCode name={setup.name} squares={ready.squares} />}
+        {ready?.squares && <CrispQrCode name={setup.name} squares={ready.squares} />}
         {ready && !ready.squares && (
           <p className="p-4 text-black">This set-up is too large for a code. Send the link, or the file.</p>
         )}
