@@ -1,5 +1,9 @@
+import { once } from 'node:events';
 import { appendFileSync, readFileSync, writeFileSync } from 'node:fs';
+import type { AddressInfo } from 'node:net';
+import { fileURLToPath } from 'node:url';
 import { type Page } from '@playwright/test';
+import { createApp } from '../server/app.ts';
 import { answer, expect, open, passPauses, saved, test, verdict } from './helpers';
 
 test.use({ serviceWorkers: 'allow' });
@@ -9,21 +13,36 @@ test.describe.configure({ mode: 'serial' });
 /** The whole app is kept. */
 const kept = (page: Page) => page.evaluate(async () => (await navigator.serviceWorker.ready).active?.state);
 
-test('without a network after the first visit: reload, a deep link never visited, a check that is finished', async ({
+/** A server of its own, so that it can be stopped without taking the other tests along. */
+async function ownServer() {
+  const server = createApp(fileURLToPath(new URL('../dist', import.meta.url))).listen(0, '127.0.0.1');
+  await once(server, 'listening');
+  return {
+    base: `http://localhost:${(server.address() as AddressInfo).port}`,
+    stop: async () => {
+      server.closeAllConnections();
+      server.close();
+      await once(server, 'close');
+    },
+  };
+}
+
+test('with the server stopped after the first visit: reload, a deep link never visited, a check that is finished', async ({
   page,
-  context,
 }) => {
   test.setTimeout(120_000);
-  await open(page, '/demo/setups/setup-wall-down');
+  const { base, stop } = await ownServer();
+  await open(page, `${base}/demo/setups/setup-wall-down`);
   await expect(verdict(page)).toBeVisible();
   await expect.poll(() => kept(page), { timeout: 30_000 }).toBe('activated');
-  await context.setOffline(true);
+  await stop();
+  await expect(fetch(base)).rejects.toThrow();
   await page.reload();
   await expect(verdict(page)).toBeVisible();
   // Pages whose code was never loaded before, one of them with a worker of its own.
-  await page.goto('/demo/setups/setup-wall-lead/catch');
+  await page.goto(`${base}/demo/setups/setup-wall-lead/catch`);
   await expect(page.locator('[data-finding="catch.first-piece"]')).toHaveAttribute('data-severity', 'clear');
-  await page.goto('/demo/setups/setup-wall-down');
+  await page.goto(`${base}/demo/setups/setup-wall-down`);
   const name = page.getByLabel('Name of the set-up');
   await name.fill('Wall, without a network');
   await name.press('Tab');

@@ -65,7 +65,7 @@ function CatchView({ setup }: { setup: Setup }) {
 
 function Fall({ setup, a }: { setup: Setup; a: Attachment }) {
   const index = useMemo(() => indexOf(setup), [setup]);
-  const { question, set, other, setQuery } = useFallQuestion(index);
+  const { question, set, other, changeQuery } = useFallQuestion(index);
   const { items } = useWorkspace();
   const dispatch = useAppDispatch();
   // Another rope or device is tried here without changing the set-up.
@@ -82,13 +82,10 @@ function Fall({ setup, a }: { setup: Setup; a: Attachment }) {
   const triedIndex = useMemo(() => indexOf(tried), [tried]);
   const found = useMemo(() => scenarioOf(triedIndex, catchIn(triedIndex)!, question), [triedIndex, question]);
   const swap = (key: 'rope' | 'device', id: string) =>
-    setQuery(
-      (old) => {
-        const next = { ...Object.fromEntries(old), [key]: id };
-        return Object.fromEntries(Object.entries(next).filter(([k, v]) => k !== key || v !== ''));
-      },
-      { replace: true },
-    );
+    changeQuery((now) => {
+      const next = { ...Object.fromEntries(now), [key]: id };
+      return Object.fromEntries(Object.entries(next).filter(([k, v]) => k !== key || v !== ''));
+    });
   const change = (next: Setup) => dispatch(edited(changeSetup(setup, next, new Date().toISOString(), null)));
   const onTake = (id: RemedyId, scenario: Scenario) => {
     const changed = REMEDIES[id].apply(scenario);

@@ -1,13 +1,13 @@
 import { useMemo } from 'react';
-import { useSearchParams } from 'react-router';
 import { fallQuestionSchema, isChoiceKey, usualQuestion, type FallQuestion } from '@core/catch';
 import type { RigIndex } from '@core/rig';
+import { useQuery } from '../../ui/useQuery';
 
 const KEYS = Object.keys(fallQuestionSchema.shape) as (keyof FallQuestion)[];
 
 /** What one asks is part of the address, so that a reload, or somebody it is sent to, asks the same. */
 export function useFallQuestion(index: RigIndex) {
-  const [query, setQuery] = useSearchParams();
+  const [query, changeQuery] = useQuery();
   const text = query.toString();
   const question = useMemo(() => {
     const q = new URLSearchParams(text);
@@ -21,12 +21,9 @@ export function useFallQuestion(index: RigIndex) {
     return { ...usualQuestion(index), ...(Object.fromEntries(said) as Partial<FallQuestion>) };
   }, [text, index]);
   const set = (patch: Partial<FallQuestion>) =>
-    setQuery(
-      (old) => ({
-        ...Object.fromEntries(old),
-        ...Object.fromEntries(Object.entries(patch).map(([key, value]) => [key, value === null ? '' : String(value)])),
-      }),
-      { replace: true },
-    );
-  return { question, set, other: query, setQuery };
+    changeQuery((now) => ({
+      ...Object.fromEntries(now),
+      ...Object.fromEntries(Object.entries(patch).map(([key, value]) => [key, value === null ? '' : String(value)])),
+    }));
+  return { question, set, other: query, changeQuery };
 }

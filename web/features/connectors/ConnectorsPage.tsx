@@ -1,6 +1,6 @@
 import type { Remote } from 'comlink';
 import { useCallback, useMemo } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { JOB_KEYS, JOBS, servesJob, type Connector, type Device, type Job } from '@core/gear';
 import { usePlace } from '../../app/place';
 import { useTitle } from '../../app/useTitle';
@@ -13,6 +13,7 @@ import { Pair } from './Pair';
 import { TestsFile } from './TestsFile';
 import { waysCsv } from './tests-csv';
 import { WaysMap } from './WaysMap';
+import { useQuery } from '../../ui/useQuery';
 
 const create = () => new Worker(new URL('../../workers/ways-worker.ts', import.meta.url), { type: 'module' });
 const isJob = (text: string | null): text is Job => JOB_KEYS.some((j) => j === text);
@@ -22,7 +23,7 @@ export function ConnectorsPage() {
   useTitle('Connectors in devices');
   const { name } = usePlace();
   const { items, people, wayTests } = useWorkspace();
-  const [query, setQuery] = useSearchParams();
+  const [query, changeQuery] = useQuery();
   const asked = query.get('job');
   const job: Job = isJob(asked) ? asked : 'belay-top-rope';
   const person = people.find((p) => p.id === query.get('person')) ?? people[0];
@@ -40,16 +41,12 @@ export function ConnectorsPage() {
     [job, massKg, connectors, devices, wayTests],
   );
   const { state, stop, again } = useWorkerJob({ create, ask });
-  const set = (key: string, value: string) =>
-    setQuery((old) => ({ ...Object.fromEntries(old), [key]: value }), { replace: true });
+  const set = (key: string, value: string) => changeQuery((now) => ({ ...Object.fromEntries(now), [key]: value }));
   const pick = (connectorId: string, deviceId: string, way?: string) =>
-    setQuery(
-      (old) => {
-        const next = { ...Object.fromEntries(old), pair: `${connectorId}/${deviceId}` };
-        return way ? { ...next, way } : next;
-      },
-      { replace: true },
-    );
+    changeQuery((now) => {
+      const next = { ...Object.fromEntries(now), pair: `${connectorId}/${deviceId}` };
+      return way ? { ...next, way } : next;
+    });
   const [connectorId, deviceId] = (query.get('pair') ?? '/').split('/');
   const connector = connectors.find((c) => c.id === connectorId);
   const device = allDevices.find((d) => d.id === deviceId);

@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
-import { useSearchParams } from 'react-router';
 import { openSetup } from '@core/choose';
 import type { Person } from '@core/gear';
 import { siteSchema, TEMPLATE_IDS, TEMPLATES, type Setup, type TemplateId } from '@core/rig';
 import { useWorkspace } from '../../store/hooks';
+import { useQuery } from '../../ui/useQuery';
 
 export const { anchorHeightM: heightSchema, weather: weatherSchema } = siteSchema.shape;
 const isTemplate = (text: string | null): text is TemplateId => TEMPLATE_IDS.some((t) => t === text);
@@ -11,7 +11,7 @@ const LONG_AGO = '2000-01-01T00:00:00.000Z';
 
 /** What one asks is part of the address, so that a reload asks the same again. */
 export function useQuestion() {
-  const [query, setQuery] = useSearchParams();
+  const [query, changeQuery] = useQuery();
   const { people } = useWorkspace();
   const text = query.toString();
   const question = useMemo(() => {
@@ -40,12 +40,9 @@ export function useQuestion() {
     [text],
   );
   const set = (key: string, value: string) =>
-    setQuery(
-      (old) => {
-        const next = { ...Object.fromEntries(old), [key]: value };
-        return Object.fromEntries(Object.entries(next).filter(([, v]) => v !== ''));
-      },
-      { replace: true },
-    );
+    changeQuery((now) => {
+      const next = { ...Object.fromEntries(now), [key]: value };
+      return Object.fromEntries(Object.entries(next).filter(([, v]) => v !== ''));
+    });
   return { question, open, without, set };
 }
