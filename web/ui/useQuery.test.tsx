@@ -44,3 +44,11 @@ it('goes on from where one went meanwhile', () => {
   act(() => answering()('clipped', 'none'));
   expect(shown()).toBe('ledge=3&clipped=none');
 });
+
+it('an answer that changes nothing is not held on to', () => {
+  const { answering, shown, go } = begin();
+  act(() => answering()('ledge', '0'));
+  act(() => go('/?ledge=3'));
+  act(() => answering()('clipped', 'none'));
+  expect(shown()).toBe('ledge=3&clipped=none');
+});

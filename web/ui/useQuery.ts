@@ -21,7 +21,8 @@ export function useQuery() {
   const change = useCallback(
     (how: (now: URLSearchParams) => Readonly<Record<string, string>>) => {
       const next = new URLSearchParams(how(asked.current ?? drawn.current));
-      asked.current = next;
+      // What stands there already is never drawn anew: to wait for that would hold on to it for good.
+      asked.current = next.toString() === drawn.current.toString() ? null : next;
       setSearch(next, { replace: true });
     },
     [setSearch],
