@@ -32,6 +32,8 @@ test('a set-up goes to the partner in a link: opened in another browser, taken a
 
 test('a link that was cut off is refused whole and says so', async ({ page }) => {
   await open(page, '/demo/setups/setup-high-span/share');
+  // It is made after the page stands.
+  await expect(page.getByLabel('The link')).not.toHaveValue('');
   const link = await page.getByLabel('The link').inputValue();
   await page.goto('about:blank');
   await page.goto(link.slice(0, -200));
