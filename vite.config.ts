@@ -1,7 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
 import tailwindcss from '@tailwindcss/vite';
-import { defineConfig, type Plugin } from 'vite';
+import { defineConfig, runnerImport, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
@@ -13,10 +13,26 @@ const zodOfThePage: Plugin = {
   resolveId: (source) => (source === 'zod' ? here('web/zod.ts') : null),
 };
 
+/**
+ * The demo as what it comes to: made here once instead of in every browser, which would need the schemas for it before the first screen. Data is
+ * read several times faster than a program. Tests and `npm run dev` make it themselves.
+ */
+const demoAsData: Plugin = {
+  name: 'demo-as-data',
+  apply: 'build',
+  async load(id) {
+    if (id !== here('web/app/demo-data.ts')) return null;
+    const { module } = await runnerImport<typeof import('./core/samples/index.ts')>(here('core/samples/index.ts'));
+    const data = JSON.stringify(module.demoWorkspace());
+    return `export const demoWorkspace = () => JSON.parse(${JSON.stringify(data)});`;
+  },
+};
+
 export default defineConfig({
   root: here('web'),
   plugins: [
     zodOfThePage,
+    demoAsData,
     react(),
     tailwindcss(),
     VitePWA({

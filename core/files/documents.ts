@@ -38,28 +38,6 @@ export const workspaceSchema = z
     for (const issue of duplicateIds(workspace)) ctx.addIssue({ code: 'custom', ...issue });
   });
 export type Workspace = z.infer<typeof workspaceSchema>;
-export type Collection = keyof Workspace;
-export const COLLECTIONS = [
-  'items',
-  'people',
-  'setups',
-  'checks',
-  'uses',
-  'wayTests',
-  'sequences',
-  'trainings',
-] as const satisfies readonly Collection[];
-
-export const emptyWorkspace = (): Workspace => ({
-  items: [],
-  people: [],
-  setups: [],
-  checks: [],
-  uses: [],
-  wayTests: [],
-  sequences: [],
-  trainings: [],
-});
 
 const head = { format: z.literal(FORMAT), version: z.literal(VERSION) };
 export const documentSchema = z.discriminatedUnion('kind', [
@@ -83,5 +61,5 @@ export const shellSchema = z.strictObject({
     wayTests: anything,
     sequences: anything,
     trainings: anything,
-  } satisfies Record<Collection, unknown>),
+  } satisfies Record<keyof Workspace, unknown>),
 });

@@ -1,14 +1,5 @@
-export {
-  COLLECTIONS,
-  documentSchema,
-  emptyWorkspace,
-  FORMAT,
-  VERSION,
-  workspaceSchema,
-  type Collection,
-  type Document,
-  type Workspace,
-} from './documents.ts';
+export { COLLECTIONS, emptyWorkspace, type Collection } from './collections.ts';
+export { documentSchema, FORMAT, VERSION, workspaceSchema, type Document, type Workspace } from './documents.ts';
 export { migrator, type Migration } from './migrate.ts';
 export {
   entryFrom1To2,

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
-import { COLLECTIONS, documentSchema, duplicateIds, shellSchema, workspaceSchema, type Document } from './documents.ts';
+import { COLLECTIONS } from './collections.ts';
+import { documentSchema, duplicateIds, shellSchema, workspaceSchema, type Document } from './documents.ts';
 import { plainMessage } from './plain.ts';
 
 type Issue = Pick<z.ZodError['issues'][number], 'path' | 'message'>;

@@ -1,6 +1,7 @@
 import { startTransition, useEffect, useState, type ReactNode } from 'react';
 import { Provider } from 'react-redux';
-import { DatabaseGone, type WorkspaceName } from '../storage/database';
+import type { WorkspaceName } from '../storage/names';
+import { NotLoaded } from '../ui/not-loaded';
 import { part } from '../ui/part';
 import { Reload } from '../ui/Reload';
 import { Place } from './place';
@@ -8,7 +9,7 @@ import { enter, leave, type Session } from './session';
 
 type Opening =
   | { readonly kind: 'opening' }
-  | { readonly kind: 'failed'; readonly message: string; readonly gone: boolean }
+  | { readonly kind: 'failed'; readonly error: unknown }
   | { readonly kind: 'open'; readonly session: Session };
 
 // Not needed for the first screen.
@@ -25,8 +26,7 @@ export function WorkspaceProvider({ name, children }: { name: WorkspaceName; chi
         if (!left) startTransition(() => setState({ kind: 'open', session }));
       },
       (error: unknown) => {
-        const message = error instanceof Error ? error.message : String(error);
-        if (!left) setState({ kind: 'failed', message, gone: error instanceof DatabaseGone });
+        if (!left) setState({ kind: 'failed', error });
       },
     );
     void navigator.storage?.persist?.();
@@ -38,10 +38,14 @@ export function WorkspaceProvider({ name, children }: { name: WorkspaceName; chi
 
   if (state.kind === 'opening') return <p className="p-6 text-ink-2">Opening the workspace …</p>;
   if (state.kind === 'failed') {
+    // A part of the program, not the database: what stands around it says so, and tries again.
+    if (state.error instanceof NotLoaded) throw state.error;
     return (
       <main className="mx-auto max-w-xl p-6">
         <h1>The workspace cannot be opened</h1>
-        <p className="mt-3">The browser refused its database: {state.message}</p>
+        <p className="mt-3">
+          The browser refused its database: {state.error instanceof Error ? state.error.message : String(state.error)}
+        </p>
         <p className="mt-3">
           Private windows and full disks do this, and so does another tab with a newer version. Nothing that was stored
           has been changed.

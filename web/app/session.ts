@@ -1,9 +1,11 @@
 import { nanoid } from '@reduxjs/toolkit';
 import { openDatabase, type WorkspaceName } from '../storage/database';
+import { shapesArrived } from '../storage/fits';
 import { openJournal } from '../storage/journal';
 import type { Note } from '../storage/resolve';
 import type { Message } from '../storage/sync';
 import { createStore } from '../store/store';
+import { whenIdle } from '../ui/idle';
 import { open, type Open, type Session } from './open-sessions';
 import { loaded } from '../store/workspace-slice';
 
@@ -43,9 +45,15 @@ async function begin(name: WorkspaceName): Promise<{ session: Session; close: ()
     const { workspace, unreadable, revision, revisionOf } = seeded ?? (await database.load());
     store.dispatch(loaded(workspace));
     sync.start({ revision, revisionOf });
-    hear = (message) => sync.hear(message);
-    early.forEach(hear);
-    const waiting = journal.left();
+    // Loaded when the first screen stands. What other tabs write until then waits, so that it is put together with what is done here.
+    void new Promise<void>((idle) => whenIdle(() => idle()))
+      .then(shapesArrived)
+      .catch(() => undefined)
+      .then(() => {
+        hear = (message) => sync.hear(message);
+        early.forEach(hear);
+      });
+    const waiting = await journal.left();
     await sync.resume(waiting.left);
     // A tab that slept may have missed messages.
     const awake = () => {

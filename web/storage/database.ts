@@ -1,6 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb';
-import { COLLECTIONS, workspaceSchema, type Collection, type Workspace } from '@core/files';
+import { COLLECTIONS, type Collection, type Workspace } from '@core/files';
 import type { Change, Doc } from './changes';
+import { fits, shapesArrived } from './fits';
 import type { Mark } from './journal';
 import { VERSION_OF_DATABASE, WORKSPACES, type WorkspaceName } from './names';
 import { resolve, type Note } from './resolve';
@@ -191,17 +192,17 @@ export async function openDatabase(name: WorkspaceName): Promise<Database> {
       lists.push(list);
     }
     await tx.done;
+    if (just !== 'checked' && lists.some((list) => list.length > 0)) await shapesArrived();
     const breathe = inSlices();
     const unreadable: unknown[] = [];
     const revisions = new Map<string, number>();
     const entries: [Collection, Doc[]][] = [];
     for (const [i, collection] of COLLECTIONS.entries()) {
-      const schema = workspaceSchema.shape[collection].element;
       const docs: Doc[] = [];
       for (const stored of lists[i]!) {
         revisions.set(`${collection}/${stored.id}`, stored.revision ?? 0);
         // Frozen one by one here; the store would freeze all of them at once.
-        if (just === 'checked' || schema.safeParse(stored.doc).success) docs.push(Object.freeze(stored.doc));
+        if (just === 'checked' || fits(collection, stored.doc)) docs.push(Object.freeze(stored.doc));
         else unreadable.push(stored.doc);
         await breathe();
       }
@@ -215,8 +216,10 @@ export async function openDatabase(name: WorkspaceName): Promise<Database> {
     };
   }
 
-  const write = (changes: readonly Change[], mark: Mark | null = null) =>
-    transact(async (tx): Promise<Written> => {
+  async function write(changes: readonly Change[], mark: Mark | null = null): Promise<Written> {
+    // Before the transaction, which waits for nothing but the disk. Without them it writes all the same: only what two changed at once is not put together then.
+    await shapesArrived().catch(() => undefined);
+    return transact(async (tx) => {
       const entries: Entry[] = [];
       const notes: Note[] = [];
       const [meta, ...there] = await Promise.all([
@@ -247,6 +250,7 @@ export async function openDatabase(name: WorkspaceName): Promise<Database> {
       });
       return { revision, entries, notes };
     });
+  }
 
   const fill = (tx: Writing, workspace: Workspace, revision: number) => {
     for (const collection of COLLECTIONS)

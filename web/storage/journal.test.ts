@@ -47,7 +47,7 @@ async function page(tab: string, fates: readonly Fate[]) {
   const { workspace, revision, revisionOf } = await database.load();
   store.dispatch(loaded(workspace));
   sync.start({ revision, revisionOf });
-  const waiting = journal.left();
+  const waiting = await journal.left();
   await Promise.race([sync.resume(waiting.left), new Promise((after) => setTimeout(after, 20))]);
   const items = () => store.getState().workspace.data.items;
   const step = (...changes: Parameters<typeof edited>[0]['changes']) =>
@@ -138,33 +138,30 @@ describe('what is kept', () => {
   const journal = (born: unknown = 'one', storage: Storage | null = localStorage) =>
     openJournal('mine', born, 'a', storage);
 
-  it('is read in the order of its writing, also past ten', () => {
+  it('is read in the order of its writing, also past ten', async () => {
     const first = journal();
     for (let i = 0; i < 12; i += 1) first.keep([put('items', rope, named(`N${i}`))]);
-    expect(
-      journal()
-        .left()
-        .left.map(({ mark }) => mark.n),
-    ).toEqual(Array.from({ length: 12 }, (_, i) => i + 1));
+    const { left } = await journal().left();
+    expect(left.map(({ mark }) => mark.n)).toEqual(Array.from({ length: 12 }, (_, i) => i + 1));
   });
 
-  it('of another database, or torn, is dropped; of another workspace it is left alone', () => {
+  it('of another database, or torn, is dropped; of another workspace it is left alone', async () => {
     journal('old').keep([remove('items', rope)]);
     localStorage.setItem('zevrin-waiting/mine/a/000000009', '{"version":12,"chan');
     localStorage.setItem('zevrin-waiting/demo/a/000000001', 'x');
-    expect(journal('new').left()).toEqual({ left: [], unreadable: [] });
+    expect(await journal('new').left()).toEqual({ left: [], unreadable: [] });
     expect(kept()).toEqual(['zevrin-waiting/demo/a/000000001']);
   });
 
-  it('of another version, or not fitting this one, is shown as unreadable and stays', () => {
+  it('of another version, or not fitting this one, is shown as unreadable and stays', async () => {
     journal().keep([put('items', rope, named('x'))]);
     const [key] = kept();
     const was = JSON.parse(localStorage.getItem(key!)!) as { version: number; changes: { after: object }[] };
     localStorage.setItem(key!, JSON.stringify({ ...was, version: 11 }));
-    expect(journal().left()).toEqual({ left: [], unreadable: [named('x')] });
+    expect(await journal().left()).toEqual({ left: [], unreadable: [named('x')] });
     was.changes[0]!.after = { ...named('x'), lengthM: 'long' };
     localStorage.setItem(key!, JSON.stringify(was));
-    expect(journal().left()).toEqual({ left: [], unreadable: [{ ...named('x'), lengthM: 'long' }] });
+    expect(await journal().left()).toEqual({ left: [], unreadable: [{ ...named('x'), lengthM: 'long' }] });
     expect(kept()).toEqual([key]);
   });
 
@@ -176,7 +173,7 @@ describe('what is kept', () => {
     } as unknown as Storage;
     expect(journal('one', full).keep([remove('items', rope)])).toBeNull();
     expect(journal('one', null).keep([remove('items', rope)])).toBeNull();
-    expect(journal('one', null).left()).toEqual({ left: [], unreadable: [] });
+    expect(await journal('one', null).left()).toEqual({ left: [], unreadable: [] });
     const hangs = {
       write: () => new Promise<never>(() => undefined),
       replace: () => new Promise<never>(() => undefined),

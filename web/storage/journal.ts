@@ -1,5 +1,6 @@
-import { COLLECTIONS, workspaceSchema, type Collection } from '@core/files';
+import { COLLECTIONS, type Collection } from '@core/files';
 import type { Change, Doc } from './changes';
+import { fits, shapesArrived } from './fits';
 import { VERSION_OF_DATABASE, type WorkspaceName } from './names';
 
 /** Which change of which tab: the database remembers the last one of each, so that none goes onto it twice. */
@@ -23,7 +24,7 @@ export interface Journal {
   /** The change is in the database. */
   readonly done: (mark: Mark) => void;
   /** What pages before this one, or other tabs at this moment, have not written yet: in the order of each. */
-  readonly left: () => { readonly left: readonly Left[]; readonly unreadable: readonly unknown[] };
+  readonly left: () => Promise<{ readonly left: readonly Left[]; readonly unreadable: readonly unknown[] }>;
 }
 
 const PREFIX = 'zevrin-waiting';
@@ -36,8 +37,7 @@ function changeFrom(kept: unknown): Change | null {
   if (typeof change?.id !== 'string' || !COLLECTIONS.includes(change.collection as Collection)) return null;
   const collection = change.collection as Collection;
   const { before, after } = change;
-  const schema = workspaceSchema.shape[collection].element;
-  if (![before, after].every((doc) => doc === null || schema.safeParse(doc).success)) return null;
+  if (![before, after].every((doc) => doc === null || fits(collection, doc))) return null;
   return { collection, id: change.id, before: before as Doc | null, after: after as Doc | null };
 }
 
@@ -83,12 +83,13 @@ export function openJournal(
       return mark;
     },
     done: (mark) => storage?.removeItem(keyOf(mark)),
-    left() {
+    async left() {
       const left: Left[] = [];
       const unreadable: unknown[] = [];
       const keys = Object.keys(storage ?? {})
         .filter((key) => key.startsWith(under))
         .sort();
+      if (keys.length > 0) await shapesArrived();
       for (const key of keys) {
         const kept = keptIn(storage!, key);
         const [of, n] = key.slice(under.length).split('/');

@@ -1,6 +1,7 @@
 import equal from 'fast-deep-equal';
-import { workspaceSchema, type Collection } from '@core/files';
+import type { Collection } from '@core/files';
 import type { Change, Doc } from './changes';
+import { fits } from './fits';
 import { merge } from './merge';
 
 /** What has to be told about a change that met another one. */
@@ -46,9 +47,8 @@ export function resolve(change: Change, there: Doc | null): Resolved {
   if (before === null) return { doc: after, note: equal(after, there) ? null : note('both', [''], there) };
   const { value, conflicts } = merge<Doc>(before, after, there);
   // Two changes that are right by themselves can be wrong together: then the later one stands whole, and the other is told.
-  const fits = (doc: Doc) => workspaceSchema.shape[collection].element.safeParse(doc).success;
-  if (!equal(value, after) && !fits(value)) return { doc: after, note: note('both', [''], there) };
+  if (!equal(value, after) && !fits(collection, value)) return { doc: after, note: note('both', [''], there) };
   if (conflicts.length === 0) return { doc: value, note: null };
   const other = merge<Doc>(before, there, after).value;
-  return { doc: value, note: note('both', conflicts, fits(other) ? other : there) };
+  return { doc: value, note: note('both', conflicts, fits(collection, other) ? other : there) };
 }

@@ -1,15 +1,18 @@
 import fc from 'fast-check';
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { emptyWorkspace } from '@core/files';
 import { ropeSlots } from '@core/rig';
 import { club, demoWorkspace, rappelDouble } from '@core/samples';
 import { difference, put, type Change } from '../storage/changes';
 import type { Written } from '../storage/database';
 import { quietDatabase } from '../storage/database.test-help';
+import { shapesArrived } from '../storage/fits';
 import { changeSetup, removeItem, saveItem } from './edits';
 import { nextAction } from './next-action';
 import { createStore } from './store';
 import { changedElsewhere, edited, fieldLeft, loaded, recorded, redone, stepUndone, undone } from './workspace-slice';
+
+beforeAll(() => shapesArrived());
 
 const settle = () => new Promise((resolve) => setTimeout(resolve, 0));
 function fresh(write: () => Promise<void> = () => Promise.resolve()) {

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { whenIdle } from './idle';
 
 /** Work in steps, ended by what it gives. */
 type Steps<O> = Iterator<unknown, O>;
@@ -6,27 +7,6 @@ type Steps<O> = Iterator<unknown, O>;
 type Task = (enough: () => boolean) => boolean;
 const waiting = new Set<Task>();
 let asked = false;
-
-/** Where the browser does not say how long nobody needs the page: shorter than anybody notices. */
-const TURN_MS = 8;
-/** No longer than this until somebody is asked again, also when the browser is never idle. */
-const LATEST_MS = 500;
-
-const turn = (): (() => boolean) => {
-  const until = performance.now() + TURN_MS;
-  return () => performance.now() >= until;
-};
-const whenIdle: (run: (enough: () => boolean) => void) => void =
-  typeof requestIdleCallback === 'function'
-    ? (run) =>
-        requestIdleCallback(
-          (deadline) => {
-            const short = turn();
-            run(deadline.didTimeout ? short : () => short() || deadline.timeRemaining() <= 0);
-          },
-          { timeout: LATEST_MS },
-        )
-    : (run) => setTimeout(() => run(turn()), 0);
 
 /** Some steps of the first task, in a turn of their own: a finger or a key comes in between. */
 function next(enough: () => boolean) {
