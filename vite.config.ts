@@ -3,6 +3,7 @@ import react from '@vitejs/plugin-react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig, runnerImport, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import type * as samples from './core/samples/index.ts';
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
@@ -22,7 +23,7 @@ const demoAsData: Plugin = {
   apply: 'build',
   async load(id) {
     if (id !== here('web/app/demo-data.ts')) return null;
-    const { module } = await runnerImport<typeof import('./core/samples/index.ts')>(here('core/samples/index.ts'));
+    const { module } = await runnerImport<typeof samples>(here('core/samples/index.ts'));
     const data = JSON.stringify(module.demoWorkspace());
     return `export const demoWorkspace = () => JSON.parse(${JSON.stringify(data)});`;
   },

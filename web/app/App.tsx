@@ -19,7 +19,7 @@ import { Toasts } from '../ui/Toasts';
 const usePathname = () => useLocation().pathname;
 /** A page by itself: when it falls, the places around it stay. */
 const page = (what: string, load: () => Promise<ComponentType>) =>
-  part(what, load, { waiting: () => <p className="p-6 text-ink-2">Loading …</p>, useAbout: usePathname });
+  part(what, load, { waiting: () => <p className="p-6 text-ink-2">Loading …</p>, useAbout: usePathname, atOnce: true });
 
 /** Everything of a workspace: the first page does without it. */
 const inside = () => import('./Inside');

@@ -1,11 +1,25 @@
 import { Outlet, useParams } from 'react-router';
 import { WORKSPACES, type WorkspaceName } from '../storage/names';
 import { NotFound } from './NotFound';
+import { enter, leave } from './session';
 import { WorkspaceProvider } from './WorkspaceProvider';
 
 export { Shell } from './Shell';
 
+/** Who is asked for by the address has come in by then. */
+const SURELY_IN_MS = 5000;
+
 const isWorkspace = (name: string | undefined): name is WorkspaceName => WORKSPACES.some((w) => w === name);
+
+// The disk is asked for what the address says while the page is still put together, and not after its first frame.
+const [, asked] = location.pathname.split('/');
+if (isWorkspace(asked)) {
+  enter(asked).then(
+    () => setTimeout(() => leave(asked), SURELY_IN_MS),
+    // Said by the page, which tries again.
+    () => undefined,
+  );
+}
 
 export function InWorkspace() {
   const { workspace } = useParams();

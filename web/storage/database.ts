@@ -77,6 +77,8 @@ const STORES: (Collection | 'meta')[] = [...COLLECTIONS, 'meta'];
 async function stepsFor(name: string) {
   const known = await indexedDB.databases?.().catch(() => undefined);
   const version = known?.find((d) => d.name === name)?.version;
+  // There is something to look at, most likely: asked for beside the disk.
+  if (version !== undefined) void shapesArrived().catch(() => undefined);
   const none = known !== undefined && (version === undefined || version >= VERSION_OF_DATABASE);
   return none ? null : (await import('./upgrade')).bringUp;
 }

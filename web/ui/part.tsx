@@ -1,6 +1,7 @@
 import { lazy, Suspense, useState, type ComponentType, type LazyExoticComponent, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Failed } from './Failed';
+import { whenIdle } from './idle';
 import { NotLoaded } from './not-loaded';
 
 interface Choices<P> {
@@ -8,6 +9,8 @@ interface Choices<P> {
   readonly waiting?: (props: P) => ReactNode;
   /** What the part is about besides its props; when it changes, a part that failed is tried again. */
   readonly useAbout?: () => unknown;
+  /** It is what one came for: asked for at once. Others wait until what stands around them is on the screen, since asking alone takes a slow phone a tenth of a second. */
+  readonly atOnce?: boolean;
 }
 
 /**
@@ -18,7 +21,7 @@ interface Choices<P> {
 export function part<P extends object>(
   what: string,
   load: () => Promise<ComponentType<P>>,
-  { waiting = () => null, useAbout = () => null }: Choices<P> = {},
+  { waiting = () => null, useAbout = () => null, atOnce = false }: Choices<P> = {},
 ) {
   let arrived: ComponentType<P> | null = null;
   let asked: Promise<ComponentType<P>> | null = null;
@@ -30,7 +33,11 @@ export function part<P extends object>(
         throw new NotLoaded(error instanceof Error ? error.message : String(error), { cause: error });
       },
     ));
-  const loaded = () => lazy(() => get().then((component) => ({ default: component })));
+  const loaded = () =>
+    lazy(async () => {
+      if (!atOnce && !asked) await new Promise<void>((idle) => whenIdle(() => idle()));
+      return { default: await get() };
+    });
   // One for the whole page, so that it is loaded once; a new one when it did not arrive.
   let Loaded: LazyExoticComponent<ComponentType<P>> = loaded();
   // Looks up what is to be loaded when it is shown: after "try again" that is another one.
