@@ -1,3 +1,5 @@
+import { createHash } from 'node:crypto';
+import { readdirSync, readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
 import tailwindcss from '@tailwindcss/vite';
@@ -6,6 +8,21 @@ import { VitePWA } from 'vite-plugin-pwa';
 import type * as samples from './core/samples/index.ts';
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
+
+/** What this build says of documents, as a short text that changes with it. */
+function digest(): string {
+  const hash = createHash('sha256');
+  for (const room of ['core', 'web/storage'])
+    for (const name of readdirSync(here(room), { recursive: true, encoding: 'utf8' }).sort())
+      if (/(?<!\.test)\.ts$/.test(name)) hash.update(name).update(readFileSync(here(`${room}/${name}`)));
+  return hash.digest('hex').slice(0, 16);
+}
+/** The page knows which build it is: what that one has looked at it does not look at again. */
+const namedBuild: Plugin = {
+  name: 'named-build',
+  apply: 'build',
+  config: () => ({ define: { 'import.meta.env.VITE_BUILD': JSON.stringify(digest()) } }),
+};
 
 /** The page takes Zod as `web/zod.ts` sets it; tests and the command line take it as it is, which is faster. */
 const zodOfThePage: Plugin = {
@@ -34,6 +51,7 @@ export default defineConfig({
   plugins: [
     zodOfThePage,
     demoAsData,
+    namedBuild,
     react(),
     tailwindcss(),
     VitePWA({

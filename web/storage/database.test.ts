@@ -181,6 +181,63 @@ describe('writing', () => {
   });
 });
 
+describe('what one build has looked at', () => {
+  const demo = demoWorkspace();
+  const [rope, other] = demo.items;
+  const broken = { ...rope!, lengthM: 'long' };
+  const entry = { id: rope!.id, doc: broken };
+  /** What the disk holds, behind the back of the program. */
+  const putRaw = async (stored: object) => {
+    const raw = await openDB('zevrin-mine');
+    await raw.put('items', stored);
+    raw.close();
+  };
+  const unreadable = async (build: string | null) => {
+    const database = await openDatabase('mine', build);
+    const loaded = await database.load();
+    // What is remembered is written beside it.
+    await new Promise((after) => setTimeout(after, 20));
+    database.close();
+    return loaded.unreadable;
+  };
+  beforeEach(async () => {
+    const database = await openDatabase('mine', 'one');
+    await database.write([put('items', null, rope!)]);
+    await database.write([put('items', null, other!)]);
+    database.close();
+  });
+
+  it('it does not look at again; another build does, and one without a name each time', async () => {
+    expect(await unreadable('one')).toEqual([]);
+    await putRaw({ ...entry, revision: 1 });
+    expect(await unreadable('one')).toEqual([]);
+    expect(await unreadable('two')).toEqual([broken]);
+    expect(await unreadable(null)).toEqual([broken]);
+  });
+
+  it('is what was written until then: later writes are looked at, and so is what does not say when it was written', async () => {
+    expect(await unreadable('one')).toEqual([]);
+    await putRaw({ ...entry, revision: 3 });
+    expect(await unreadable('one')).toEqual([broken]);
+    await putRaw(entry);
+    expect(await unreadable('one')).toEqual([broken]);
+  });
+
+  it('is not remembered while something does not fit: it is named each time', async () => {
+    await putRaw({ ...entry, revision: 1 });
+    expect(await unreadable('one')).toEqual([broken]);
+    expect(await unreadable('one')).toEqual([broken]);
+  });
+
+  it('what a file brings is looked at once more', async () => {
+    expect(await unreadable('one')).toEqual([]);
+    const database = await openDatabase('mine', 'one');
+    await database.replace({ ...emptyWorkspace(), items: [broken as unknown as typeof rope & object] });
+    database.close();
+    expect(await unreadable('one')).toEqual([broken]);
+  });
+});
+
 describe('a change that is not alone', () => {
   const demo = demoWorkspace();
   const rope = demo.items.find((i) => i.kind === 'rope')!;

@@ -32,6 +32,11 @@ export interface Written {
   readonly entries: readonly Entry[];
   readonly notes: readonly Note[];
 }
+/** Everything up to this write was looked at by this build of the program, and fits. */
+interface Looked {
+  readonly build: string;
+  readonly revision: number;
+}
 export interface Loaded {
   readonly workspace: Workspace;
   /** What does not fit the schema any more, as it lies on the disk. */
@@ -68,6 +73,9 @@ export class DatabaseGone extends Error {}
 /** How many entries are unpacked in one go; a check holds a set-up with all its gear. */
 const BATCH: Partial<Readonly<Record<Collection, number>>> = { checks: 40, setups: 60 };
 
+/** The build of this program, by what it says of documents; null where it is not built: the schemas may change under it. */
+const BUILD = (import.meta.env.VITE_BUILD as string | undefined) ?? null;
+
 /** Tabs whose last write is remembered: more than anybody has open at once. */
 const MOST_MARKS = 50;
 
@@ -77,8 +85,6 @@ const STORES: (Collection | 'meta')[] = [...COLLECTIONS, 'meta'];
 async function stepsFor(name: string) {
   const known = await indexedDB.databases?.().catch(() => undefined);
   const version = known?.find((d) => d.name === name)?.version;
-  // There is something to look at, most likely: asked for beside the disk.
-  if (version !== undefined) void shapesArrived().catch(() => undefined);
   const none = known !== undefined && (version === undefined || version >= VERSION_OF_DATABASE);
   return none ? null : (await import('./upgrade')).bringUp;
 }
@@ -109,8 +115,12 @@ async function connect(name: WorkspaceName, onLost: () => void): Promise<Db> {
   return db;
 }
 
-/** Opens the database of a workspace; each workspace has its own. A connection that the browser closes is opened again when it is needed. */
-export async function openDatabase(name: WorkspaceName): Promise<Database> {
+/**
+ * Opens the database of a workspace; each workspace has its own. A connection that the browser closes is opened again when it is needed.
+ *
+ * @param build the program that opens it: what it has looked at once it does not look at again. null: it looks at everything each time.
+ */
+export async function openDatabase(name: WorkspaceName, build: string | null = BUILD): Promise<Database> {
   let db: Db | null = null;
   let born: unknown;
   let closed = false;
@@ -179,22 +189,29 @@ export async function openDatabase(name: WorkspaceName): Promise<Database> {
 
   async function load(just?: 'checked'): Promise<Loaded> {
     const tx = (await connection()).transaction(STORES, 'readonly');
-    const revision = Number((await tx.objectStore('meta').get('revision')) ?? 0);
-    const lists: Stored[][] = [];
-    for (const collection of COLLECTIONS) {
+    const meta = tx.objectStore('meta');
+    // All are asked for at once, and each comes in batches: what is unpacked by itself lets the page breathe in between.
+    const readAll = async (collection: Collection): Promise<Stored[]> => {
       const list: Stored[] = [];
-      // In batches: each is unpacked by itself, and the page breathes between two of them.
       for (;;) {
         const last = list.at(-1)?.id;
         const range = last === undefined ? null : IDBKeyRange.lowerBound(last, true);
         const more = await tx.objectStore(collection).getAll(range, BATCH[collection] ?? 500);
         list.push(...more);
-        if (more.length < (BATCH[collection] ?? 500)) break;
+        if (more.length < (BATCH[collection] ?? 500)) return list;
       }
-      lists.push(list);
-    }
+    };
+    const [counted, looked, ...lists] = await Promise.all([
+      meta.get('revision'),
+      meta.get('looked') as Promise<Looked | undefined>,
+      ...COLLECTIONS.map(readAll),
+    ]);
     await tx.done;
-    if (just !== 'checked' && lists.some((list) => list.length > 0)) await shapesArrived();
+    const revision = Number(counted ?? 0);
+    const upTo = build !== null && looked?.build === build ? looked.revision : -1;
+    const isNew = (stored: Stored) => (stored.revision ?? Infinity) > upTo;
+    const anyNew = lists.some((list) => list.some(isNew));
+    if (anyNew && just !== 'checked') await shapesArrived();
     const breathe = inSlices();
     const unreadable: unknown[] = [];
     const revisions = new Map<string, number>();
@@ -204,12 +221,17 @@ export async function openDatabase(name: WorkspaceName): Promise<Database> {
       for (const stored of lists[i]!) {
         revisions.set(`${collection}/${stored.id}`, stored.revision ?? 0);
         // Frozen one by one here; the store would freeze all of them at once.
-        if (just === 'checked' || fits(collection, stored.doc)) docs.push(Object.freeze(stored.doc));
+        if (just === 'checked' || !isNew(stored) || fits(collection, stored.doc)) docs.push(Object.freeze(stored.doc));
         else unreadable.push(stored.doc);
         await breathe();
       }
       entries.push([collection, docs]);
     }
+    // When this is lost, everything is looked at again.
+    if (build !== null && anyNew && unreadable.length === 0)
+      void connection()
+        .then((on) => on.put('meta', { build, revision } satisfies Looked, 'looked'))
+        .catch(() => undefined);
     return {
       workspace: Object.fromEntries(entries) as unknown as Workspace,
       unreadable,
@@ -280,6 +302,7 @@ export async function openDatabase(name: WorkspaceName): Promise<Database> {
       if (await tx.objectStore('meta').get('seeded')) return null;
       request(tx.objectStore('meta').put(true, 'seeded'));
       const revision = await countUp(tx);
+      if (build !== null) request(tx.objectStore('meta').put({ build, revision } satisfies Looked, 'looked'));
       fill(tx, workspace, revision);
       return { workspace, unreadable: [], revision, revisionOf: () => revision };
       // What is lost with the power is put in again.

@@ -70,7 +70,7 @@ it('hears what another tab writes before they have come, once they are there', a
   const gate = new Promise<void>((open) => (come = open));
   vi.doMock(PART, async (original) => {
     await gate;
-    return (await original()) as object;
+    return await original<object>();
   });
   const session = await enter('mine');
   const names = () => session.store.getState().workspace.data.items.map((item) => item.name);
