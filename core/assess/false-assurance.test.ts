@@ -134,6 +134,11 @@ describe('ropes', () => {
     expect(rope({ nominalDiameterMm: 9.9, measuredDiameterMm: 8 })).toContain('rig.label-contradicts untested');
     expect(rope({ lengthM: 60, measuredLengthM: 58 })).not.toContain('rig.label-contradicts untested');
   });
+  it('a cord of 5 mm that is called a single rope is a Stop, one of 7 mm is not known', () => {
+    expect(rope({ nominalDiameterMm: 5, measuredDiameterMm: null })).toContain('rig.rope-size stop');
+    expect(rope({ nominalDiameterMm: 7, measuredDiameterMm: null })).toContain('rig.rope-size untested');
+    expect(rope({ nominalDiameterMm: 9.8, measuredDiameterMm: null }).join()).not.toContain('rig.rope-size');
+  });
   it('a cord of 6 mm that measures 4 mm as well', () =>
     expect(found(sample('rappel-double', {}, { hitch: { ...club.shortCord, measuredDiameterMm: 4 } }))).toEqual(
       expect.arrayContaining(['rig.label-contradicts untested', 'hitch.cord-small stop']),

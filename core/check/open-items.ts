@@ -100,6 +100,11 @@ const SEEN: Partial<Record<FindingCode, Observation>> = {
     expected: 'Less than five metres, and it cannot enter the device',
     others: ['Further than that', 'There is none'],
   },
+  'rig.rope-size': {
+    question: 'The mark at the rope end read, and the rope measured: what is wrong?',
+    expected: 'A mistake in the entry, which is put right',
+    others: ['Nothing: the rope is as entered', 'There is no mark to read'],
+  },
   'rig.label-contradicts': {
     question: 'Measured once more: which of the two is true?',
     expected: 'The one that was entered, and the other is put right',

@@ -65,6 +65,7 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'rig.person-mass': ['Very heavy or very light person', FALSE],
   'rig.helmet': ['Helmet', FALSE],
   'rig.condition': ['Condition of ropes, cords, slings and harnesses', FALSE],
+  'rig.rope-size': ['Diameter that no rope of this kind has', FALSE],
   'rig.label-contradicts': ['Label and measurement contradict each other', FALSE],
   'rig.joining-knot': ['Joining knot rolls or catches', FALSE],
   'item.typical': ['Values that are only typical', 'core/assess/typical.test.ts'],

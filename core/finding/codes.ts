@@ -30,6 +30,7 @@ export const CODE_SOURCES = {
   'rig.person-mass': ['practice-person-mass', 'maker-declaration'],
   'rig.helmet': ['practice-helmet', 'entered'],
   'rig.condition': ['practice-condition', 'entered'],
+  'rig.rope-size': ['entered', 'memory-diameter', 'en-1891'],
   'rig.label-contradicts': ['entered', 'memory-diameter', 'memory-rope-length'],
   'rig.joining-knot': ['practice-joining-knot', 'entered'],
   'item.typical': ['memory-typical'],

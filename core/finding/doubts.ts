@@ -37,6 +37,7 @@ export const DOUBTS = {
   'rig.person-mass': 'none',
   'rig.helmet': 'none',
   'rig.condition': 'broken',
+  'rig.rope-size': 'broken',
   'rig.label-contradicts': 'none',
   'rig.joining-knot': 'none',
   'item.typical': 'none',

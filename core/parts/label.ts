@@ -1,7 +1,7 @@
 import { finding, literal, type Finding, type FindingNumber, type Ref } from '../finding/index.ts';
-import type { Cord, Rope } from '../gear/index.ts';
+import { diameterOf, ROPE_CONSTRUCTIONS, type Cord, type Rope, type RopeConstruction } from '../gear/index.ts';
 import { hitchOf, ropeSlots } from '../rig/index.ts';
-import { threshold } from '../sources/index.ts';
+import { constant, threshold, type ConstantId } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
 import type { Context } from './context.ts';
 import { about, type Judge } from './judge.ts';
@@ -14,17 +14,67 @@ const labelled = ({ setup }: Context): { readonly ref: Ref; readonly item: Rope 
   }),
 ];
 
-/** A label and a measurement that cannot both be true: which of them is wrong is not known, and everything else rests on it. */
+/** What is entered of a rope or cord and cannot all be true: which of it is wrong is not known, and everything else rests on it. */
 export const labelJudge: Judge = {
   id: 'label',
   subjects: (ctx) => labelled(ctx).map((l) => l.ref),
   claims: (ref) => [about(ref, 'label')],
   judge: (ref, ctx) => {
     const item = labelled(ctx).find((l) => l.ref === ref)!.item;
-    return item ? [...diameter(ref, item), ...(item.kind === 'rope' ? length(ref, item) : [])] : [];
+    return item
+      ? [...diameter(ref, item), ...(item.kind === 'rope' ? [...length(ref, item), ...size(ref, item)] : [])]
+      : [];
   },
   reads: (ref) => [ref],
 };
+
+const MADE_IN = {
+  single: 'madeSingleMm',
+  half: 'madeHalfMm',
+  twin: 'madeTwinMm',
+  'low-stretch': 'madeLowStretchMm',
+} as const satisfies Partial<Record<RopeConstruction, ConstantId>>;
+
+/** A diameter in which no rope of its kind is made; below all of them it is cord, whatever it is called. */
+function size(ref: Ref, rope: Rope): Finding[] {
+  const { diameterMm } = diameterOf(rope);
+  if (diameterMm.high < threshold('cordMm'))
+    return [
+      finding({
+        code: 'rig.rope-size',
+        severity: 'stop',
+        subject: [ref],
+        says: `${literal(rope.name)} is {diameter} thick: thinner than any rope that is made to carry a person.`,
+        because:
+          'A line as thin as this is cord. It is cut, worn or melted through sooner, and a hand hardly holds it.',
+        remedy: 'Take a rope. If the diameter is a mistake, put it right.',
+        numbers: [{ key: 'diameter', label: 'Diameter', quantity: 'diameterMm', value: diameterMm }],
+      }),
+    ];
+  if (rope.construction === 'other') return [];
+  const made = constant(MADE_IN[rope.construction]);
+  if (rope.nominalDiameterMm >= made.low && rope.nominalDiameterMm <= made.high) return [];
+  return [
+    finding({
+      code: 'rig.rope-size',
+      severity: 'untested',
+      subject: [ref],
+      says: `${literal(rope.name)} is entered as a ${ROPE_CONSTRUCTIONS[rope.construction].toLowerCase()} of {label}: that kind is made from {from} to {to}.`,
+      because: 'The kind or the diameter is a mistake, and everything else rests on both.',
+      remedy: 'Read the mark at the end of the rope, and measure it.',
+      numbers: [
+        {
+          key: 'label',
+          label: 'Diameter on the label',
+          quantity: 'diameterMm',
+          value: exactly(rope.nominalDiameterMm),
+        },
+        { key: 'from', label: 'Thinnest of its kind', quantity: 'diameterMm', value: exactly(made.low) },
+        { key: 'to', label: 'Thickest of its kind', quantity: 'diameterMm', value: exactly(made.high) },
+      ],
+    }),
+  ];
+}
 
 const contradicts = (ref: Ref, name: string, what: string, numbers: readonly FindingNumber[]): Finding =>
   finding({

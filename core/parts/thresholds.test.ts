@@ -30,6 +30,37 @@ describe('limits', () => {
     expect(has(withRope(more), 'rig.label-contradicts')).toBe(expected),
   );
   it.each([
+    ['single', 8.3, 8.2, 12, 12.1],
+    ['half', 7, 6.9, 9.5, 9.6],
+    ['twin', 6.7, 6.6, 9.3, 9.4],
+    ['low-stretch', 8.5, 8.4, 16, 16.1],
+  ])('a %s rope is made from %s and not %s to %s and not %s mm', (construction, thin, thinner, thick, thicker) => {
+    const of = (nominalDiameterMm: number) => {
+      const { findings } = assess(withRope({ construction, nominalDiameterMm, measuredDiameterMm: null }));
+      return findings.flatMap((f) => (f.code === 'rig.rope-size' ? [f.severity] : []));
+    };
+    expect([thin, thick].flatMap(of)).toEqual([]);
+    expect([thinner, thicker].flatMap(of)).toEqual(['untested', 'untested']);
+  });
+  it.each([
+    [{ nominalDiameterMm: 5.7, measuredDiameterMm: null }, 'untested'],
+    [{ nominalDiameterMm: 5.6, measuredDiameterMm: null }, 'stop'],
+    [{ nominalDiameterMm: 6, measuredDiameterMm: 5.9, measuringUncertaintyMm: 0.1 }, 'untested'],
+    [{ nominalDiameterMm: 6, measuredDiameterMm: 5.8, measuringUncertaintyMm: 0.1 }, 'stop'],
+  ])('a rope of %o is cord: %s', (more, severity) => {
+    const { findings } = assess(withRope(more));
+    expect(findings.filter((f) => f.code === 'rig.rope-size').map((f) => f.severity)).toEqual([severity]);
+  });
+  it('of a kind that is not known only cord is told', () => {
+    const of = (nominalDiameterMm: number) =>
+      assess(withRope({ construction: 'other', nominalDiameterMm, measuredDiameterMm: null })).findings.flatMap((f) =>
+        f.code === 'rig.rope-size' ? [f.severity] : [],
+      );
+    expect(of(6.5)).toEqual([]);
+    expect(of(18)).toEqual([]);
+    expect(of(5)).toEqual(['stop']);
+  });
+  it.each([
     [8.9, false],
     [8.8, true],
   ])('a flat knot in ropes of 9.8 and %s mm rolls: %s', (measuredDiameterMm, expected) =>

@@ -98,6 +98,11 @@ export const CONSTANTS = {
     'difference of measured and labelled diameter from which one of the two is taken for a mistake',
     'memory-diameter',
   ),
+  madeSingleMm: c(8.3, 9.5, 12, 'mm', 'diameters that single ropes are made in', 'memory-diameter'),
+  madeHalfMm: c(7, 8.2, 9.5, 'mm', 'diameters that half ropes are made in', 'memory-diameter'),
+  madeTwinMm: c(6.7, 7.8, 9.3, 'mm', 'diameters that twin ropes are made in', 'memory-diameter'),
+  madeLowStretchMm: c(8.5, 10.5, 16, 'mm', 'diameters that low-stretch ropes are made in', 'en-1891'),
+  cordMm: one(6, 'mm', 'a line below this is cord, and no rope made to carry a person', 'memory-diameter'),
   ropeMassGPerMPerMm2: c(
     0.6,
     0.65,

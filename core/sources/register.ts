@@ -72,7 +72,7 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   'en-1891': {
     kind: 'standard',
     title: 'EN 1891, Personal protective equipment: low stretch kernmantle ropes',
-    note: 'Type A at least 22 kN, B at least 18 kN, ends with a knot 15 and 12 kN; at most 5 % longer between 50 and 150 kg; at most 6 kN at factor 0.3 with 100 kg. Text not at hand: from memory.',
+    note: 'Type A at least 22 kN, B at least 18 kN, ends with a knot 15 and 12 kN; at most 5 % longer between 50 and 150 kg; at most 6 kN at factor 0.3 with 100 kg; made from 8.5 to 16 mm. Text not at hand: from memory.',
   },
   'en-567': {
     kind: 'standard',
@@ -402,7 +402,7 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   ),
   'memory-diameter': memory(
     'Diameter of a rope that was not measured',
-    'Labels and calipers differ by about 0.3 mm; used ropes get thicker.',
+    'Labels and calipers differ by about 0.3 mm; used ropes get thicker. In which diameters ropes of a kind are made, with a little room on both sides.',
   ),
   'memory-fall': memory(
     'Loads in a fall',
