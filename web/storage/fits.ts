@@ -15,6 +15,8 @@ const breath = () => new Promise((next) => setTimeout(next, 0));
 async function arrive() {
   try {
     // Made one after the other: all at once would keep a finger waiting for a tenth of a second on a slow phone.
+    await import('./shapes-library');
+    await breath();
     await import('./shapes-of-gear');
     await breath();
     await import('./shapes-of-rigs');
