@@ -61,6 +61,8 @@ const since10 = (entry: unknown): unknown => entryFrom11To12(entryFrom10To11(ent
 describe('files', () => {
   it('the demo is valid and comes back identical', () => {
     const workspace = demoWorkspace();
+    // The build carries it as text.
+    expect(JSON.parse(JSON.stringify(workspace))).toStrictEqual(workspace);
     expect(workspaceSchema.safeParse(workspace).success).toBe(true);
     const text = writeWorkspace(workspace);
     const result = readDocument(text);

@@ -42,11 +42,14 @@ export function fieldBounds(schema: z.ZodType): { readonly min: number; readonly
 /** A number in the unit that `quantity` names, both bounds inclusive. */
 export function measure(quantity: Quantity, min: number, max: number, label: string, hint?: string) {
   if (!(quantity in QUANTITIES)) throw new Error(`unknown quantity ${quantity}`);
-  const base = z.number({
+  // In one piece: each step of a chain makes the schema anew, and there are hundreds of measures before the first item can be looked at.
+  const bounds = [z.gte(min), z.lte(max)];
+  const number = new z.ZodNumber({
+    type: 'number',
+    checks: quantity === 'count' ? [z.int(), ...bounds] : bounds,
     error: ({ input }) => (input === null || input === undefined ? 'A value is needed here.' : undefined),
   });
-  const number = quantity === 'count' ? base.int() : base;
-  return described(number.min(min).max(max), { label, quantity, ...(hint === undefined ? {} : { hint }) });
+  return described(number, { label, quantity, ...(hint === undefined ? {} : { hint }) });
 }
 
 /** One of a few words; the keys are stored, the labels are shown. */
