@@ -4,7 +4,8 @@ import { contextOf } from '../parts/index.ts';
 import { ownDevice, removablesOf, VARIATIONS, without, type Setup, type Variation } from '../rig/index.ts';
 import { standing } from './closure.ts';
 import { minimalCutSets, type CutSet } from './cut-sets.ts';
-import { hanging, holdsFromRig } from './from-rig.ts';
+import { holdsFromRig } from './from-rig.ts';
+import { hanging } from './who.ts';
 import type { Fault, Hold, HoldModel } from './model.ts';
 
 /** One way of backing somebody up, as a variation of this very rig judged by the same engine. */

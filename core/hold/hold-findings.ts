@@ -3,7 +3,8 @@ import type { Job } from '../gear/index.ts';
 import type { Context } from '../parts/index.ts';
 import { belaysFromHarness, deviceOf, type RigPerson } from '../rig/index.ts';
 import { singlePoints } from './cut-sets.ts';
-import { hanging, holdsFromRig } from './from-rig.ts';
+import { holdsFromRig } from './from-rig.ts';
+import { hanging } from './who.ts';
 import { FAULT_KINDS } from './kinds.ts';
 import type { Fault, HoldModel } from './model.ts';
 

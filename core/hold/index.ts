@@ -1,6 +1,7 @@
 export { closure, held, standing } from './closure.ts';
 export { minimalCutSets, MOST_AT_ONCE, singlePoints, type CutSet } from './cut-sets.ts';
-export { hanging, holdsFromRig } from './from-rig.ts';
+export { holdsFromRig } from './from-rig.ts';
+export { hanging } from './who.ts';
 export { holdFindings, singlePointsOf, type SinglePoint } from './hold-findings.ts';
 export { FAULT_KINDS, type FaultKind } from './kinds.ts';
 export type { CommonCause, Consequence, Fault, Hold, HoldModel, NoHold } from './model.ts';
