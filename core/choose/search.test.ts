@@ -127,7 +127,7 @@ const kinds = (list: readonly Item['kind'][]) => club.clubItems.filter((i) => li
 const few = (kind: Item['kind'], max: number, min = 1) =>
   fc.shuffledSubarray(kinds([kind]), { minLength: min, maxLength: max });
 const SIMPLE = TEMPLATE_IDS.filter((t) => !t.startsWith('rappel'));
-const everything = { maxLooks: 1e9, mostRejected: Infinity };
+const everything = { maxLooks: 1e9, allLooks: Infinity, mostRejected: Infinity };
 
 describe('search', () => {
   const sameAsBruteForce = (open: Setup, items: readonly Item[]) => {
@@ -281,6 +281,9 @@ describe('search', () => {
   it('says so when it was cut', () => {
     const shown = ask('rappel-single', PEOPLE);
     expect(search(shown, club.clubItems, [], { ...SEARCH_DEFAULTS, maxLooks: 1 }).outcome).toBe('cut');
+    // However many share them, each set of ropes and device gets as many looks as it takes here.
+    const shared = search(shown, club.clubItems, [], { ...SEARCH_DEFAULTS, allLooks: 1 });
+    expect({ ...shared, outcome: 'complete' }).toEqual(search(shown, club.clubItems, [], everything));
   });
 
   it('tells how many sets of ropes are done, and ends with all of them', () => {

@@ -19,17 +19,21 @@ export interface SearchResult {
   readonly stopped: number;
   /** Sets of ropes times devices. */
   readonly pairs: number;
-  /** `complete`: nothing better was left out. `cut`: for some pairs the search was ended at `maxLooks`. */
+  /** `complete`: nothing better was left out. `cut`: for some pairs the search was ended after its looks. */
   readonly outcome: 'complete' | 'cut';
 }
 
 export interface SearchOptions {
   /** Most combinations to look at for one set of ropes and device. */
   readonly maxLooks: number;
+  /** Looks that all sets of ropes and devices share: with many of them each gets fewer, but never under `LEAST_LOOKS`. */
+  readonly allLooks: number;
   /** Sets of ropes and device with a *stop* that are worked out to the end: the least bad ones. The rest are counted. */
   readonly mostRejected: number;
 }
-export const SEARCH_DEFAULTS: SearchOptions = { maxLooks: 600, mostRejected: 200 };
+export const SEARCH_DEFAULTS: SearchOptions = { maxLooks: 600, allLooks: 80_000, mostRejected: 200 };
+/** With 30 ropes and devices as good as 600 looks in every job; with 40 something better was missed (`npm run bench`). */
+const LEAST_LOOKS = 75;
 /** How many times as many looks are spent on a pair while every combination found for it has a *stop*. */
 const PATIENCE = 8;
 
@@ -54,14 +58,17 @@ export function search(
   const factors = factorsOf(base, variables, items);
   const fixed = factors.filter((f) => f.scope.length === 0).reduce((sum, f) => sum + f.cost([]), 0);
   const tree = createTree(base, variables, factors, items);
-  const keys = variables.filter((v) => v.kind === 'rope' || v.kind === 'device').length;
+  const isKey = (v: Variable) => v.kind === 'rope' || v.kind === 'device';
+  const keys = variables.filter(isKey).length;
+  const sets = variables.filter(isKey).reduce((product, v) => product * v.values.length, 1);
+  const maxLooks = Math.min(options.maxLooks, Math.max(LEAST_LOOKS, Math.floor(options.allLooks / sets)));
   const found: Ranked[] = [];
   /** With a *stop* from their ropes and device alone: looked at last, and only as far as one of them may be among the least bad. */
   const put: Start[] = [];
   let outcome: SearchResult['outcome'] = 'complete';
   let pairs = 0;
   const complete = ({ chosen, sum, i }: Start) => {
-    const best = tree.complete(chosen, sum, options.maxLooks);
+    const best = tree.complete(chosen, sum, maxLooks);
     if (best.cut) outcome = 'cut';
     const device = tree.device(best.chosen);
     found.push({ ...best, i, made: device && traitsOf(device.family).made.includes(open.job) ? 0 : 1 });
