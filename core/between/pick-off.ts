@@ -1,7 +1,7 @@
 import { finding, literal, type Finding, type Ref, type Severity } from '../finding/index.ts';
 import { hauledM, haulThreeN } from '../geometry/index.ts';
 import { about, type Context, type Judge } from '../parts/index.ts';
-import { deviceOf, type RigPerson } from '../rig/index.ts';
+import { deviceOf, linesOf, ropeSlots, type RigPerson } from '../rig/index.ts';
 import { constant, threshold } from '../sources/index.ts';
 import { exactly, interval, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../units/index.ts';
 
@@ -24,8 +24,17 @@ export const pickOffJudge: Judge = {
       ...hands(ctx),
     ];
   },
-  // What the hand must hold follows from rope and device.
-  reads: (_, ctx) => ctx.setup.attachments.flatMap((a) => [a.end.id, ...a.pieces.map((p) => p.id)]),
+  // What the hand must hold follows from rope, device and a connector beside it.
+  reads: (_, ctx) =>
+    ctx.setup.attachments.flatMap((a) =>
+      deviceOf(a)
+        ? [
+            a.end.id,
+            ...a.pieces.flatMap((p) => (p.kind === 'connector' && p.beside !== null ? [p.id] : [])),
+            ...linesOf(ctx.index, a.end).flatMap((l) => ropeSlots(l).map((r) => r.id)),
+          ]
+        : [],
+    ),
 };
 
 function haul(ref: Ref, massKg: number): Finding {

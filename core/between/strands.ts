@@ -21,5 +21,5 @@ export const strandsAlikeJudge: Judge = {
     if (!a!.item || !b!.item || !end.item) return [];
     return named(strandsAlike(a!.item, b!.item), { ropeA: a!.id, ropeB: b!.id, device: end.id });
   },
-  reads: (ref, ctx) => ropesThrough(ref, ctx).map((r) => r.id),
+  reads: (ref, ctx) => [...ropesThrough(ref, ctx).map((r) => r.id), deviceOf(ctx.attachment(ref))!.id],
 };
