@@ -11,7 +11,14 @@ export default defineConfig({
     projects: [
       // The core keeps no state that a test could leave behind: its modules are read once for each worker, not once for each file.
       { extends: true, test: { name: 'core', include: ['{core,cli}/**/*.test.ts'], isolate: false } },
-      { extends: true, test: { name: 'app', include: ['{web,server}/**/*.test.{ts,tsx}'] } },
+      {
+        extends: true,
+        test: {
+          name: 'app',
+          include: ['{web,server}/**/*.test.{ts,tsx}'],
+          setupFiles: ['web/patient.test-help.ts'],
+        },
+      },
     ],
   },
 });

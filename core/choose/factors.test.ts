@@ -36,7 +36,7 @@ describe('what a search adds up', () => {
           }
         },
       ),
-      { numRuns: 20 },
+      { numRuns: 10 },
     );
   });
 });

@@ -19,7 +19,7 @@ import { Toasts } from '../ui/Toasts';
 const usePathname = () => useLocation().pathname;
 /** A page by itself: when it falls, the places around it stay. */
 const page = (what: string, load: () => Promise<ComponentType>) =>
-  part(what, load, { waiting: () => <p className="p-6 text-ink-2">Loading …</p>, useAbout: usePathname, atOnce: true });
+  part(what, load, { waiting: () => <p className="p-6 text-ink-2">Loading …</p>, useAbout: usePathname });
 
 /** Everything of a workspace: the first page does without it. */
 const inside = () => import('./Inside');
@@ -32,7 +32,7 @@ if (/^\/demo(\/|$)/.test(location.pathname))
 const InWorkspace = page('The workspace', () => inside().then((m) => m.InWorkspace));
 const Shell = page('The frame of the page', () => inside().then((m) => m.Shell));
 
-const NewVersion = part('News of a version', () => import('./NewVersion').then((m) => m.NewVersion));
+const NewVersion = part('News of a version', () => import('./NewVersion').then((m) => m.NewVersion), { aside: true });
 const StartPage = page('The first page', () => import('./StartPage').then((m) => m.StartPage));
 const QuickPage = page('The six questions', () => import('../features/quick/QuickPage').then((m) => m.QuickPage));
 const SetupsPage = page('The list of set-ups', () => import('../features/setups/SetupsPage').then((m) => m.SetupsPage));

@@ -26,10 +26,11 @@ import { usePlace } from './place';
 
 // Not needed for the first screen.
 const Finder = part('The search', () => import('../features/find/Finder').then((m) => m.Finder), {
+  aside: true,
   waiting: () => <span className="size-11" />,
 });
-const Trail = part('The way back', () => import('./Trail').then((m) => m.Trail));
-const Shortcuts = part('What the keys do', () => import('./Shortcuts').then((m) => m.Shortcuts));
+const Trail = part('The way back', () => import('./Trail').then((m) => m.Trail), { aside: true });
+const Shortcuts = part('What the keys do', () => import('./Shortcuts').then((m) => m.Shortcuts), { aside: true });
 
 const PLACES = [
   { to: 'setups', label: 'Set-ups', Icon: RouteIcon },

@@ -13,7 +13,9 @@ type Opening =
   | { readonly kind: 'open'; readonly session: Session };
 
 // Not needed for the first screen.
-const TwoTabs = part('The message about another tab', () => import('./TwoTabs').then((m) => m.TwoTabs));
+const TwoTabs = part('The message about another tab', () => import('./TwoTabs').then((m) => m.TwoTabs), {
+  aside: true,
+});
 
 /** Opens one workspace and hands its store to what is inside. */
 export function WorkspaceProvider({ name, children }: { name: WorkspaceName; children: ReactNode }) {

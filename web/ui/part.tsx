@@ -9,8 +9,8 @@ interface Choices<P> {
   readonly waiting?: (props: P) => ReactNode;
   /** What the part is about besides its props; when it changes, a part that failed is tried again. */
   readonly useAbout?: () => unknown;
-  /** It is what one came for: asked for at once. Others wait until what stands around them is on the screen, since asking alone takes a slow phone a tenth of a second. */
-  readonly atOnce?: boolean;
+  /** Not what one came for: asked for when what stands around it is on the screen, since asking alone takes a slow phone a tenth of a second. */
+  readonly aside?: boolean;
 }
 
 /**
@@ -21,7 +21,7 @@ interface Choices<P> {
 export function part<P extends object>(
   what: string,
   load: () => Promise<ComponentType<P>>,
-  { waiting = () => null, useAbout = () => null, atOnce = false }: Choices<P> = {},
+  { waiting = () => null, useAbout = () => null, aside = false }: Choices<P> = {},
 ) {
   let arrived: ComponentType<P> | null = null;
   let asked: Promise<ComponentType<P>> | null = null;
@@ -35,7 +35,7 @@ export function part<P extends object>(
     ));
   const loaded = () =>
     lazy(async () => {
-      if (!atOnce && !asked) await new Promise<void>((idle) => whenIdle(() => idle()));
+      if (aside && !asked) await new Promise<void>((idle) => whenIdle(() => idle()));
       return { default: await get() };
     });
   // One for the whole page, so that it is loaded once; a new one when it did not arrive.

@@ -14,11 +14,13 @@ import { LongList } from '../../ui/LongList';
 import { part } from '../../ui/part';
 
 // The engine is large: the list stands first, the verdicts follow.
-const SetupVerdict = part('The verdict', () => import('./verdicts').then((m) => m.SetupVerdict));
+const SetupVerdict = part('The verdict', () => import('./verdicts').then((m) => m.SetupVerdict), { aside: true });
 
 // What one opens, and what comes now and then.
 const WhatToDo = part('What one can do', () => import('./WhatToDo').then((m) => m.WhatToDo));
-const CopyReminder = part('The reminder', () => import('../settings/CopyReminder').then((m) => m.CopyReminder));
+const CopyReminder = part('The reminder', () => import('../settings/CopyReminder').then((m) => m.CopyReminder), {
+  aside: true,
+});
 
 /** What one is going to do, and all set-ups with their verdicts; while gear is missing, the one thing to do next. */
 export function SetupsPage() {
