@@ -29,7 +29,7 @@ const Finder = part('The search', () => import('../features/find/Finder').then((
   aside: true,
   waiting: () => <span className="size-11" />,
 });
-const Trail = part('The way back', () => import('./Trail').then((m) => m.Trail), { aside: true });
+const Trail = part('The way back', () => import('./Trail').then((m) => m.Trail));
 const Shortcuts = part('What the keys do', () => import('./Shortcuts').then((m) => m.Shortcuts), { aside: true });
 
 const PLACES = [
