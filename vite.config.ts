@@ -3,8 +3,9 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
 import tailwindcss from '@tailwindcss/vite';
-import { defineConfig, runnerImport, type Plugin } from 'vite';
+import { defineConfig, runnerImport, type Plugin, type UserConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { partsOf } from './scripts/parts.ts';
 import type * as samples from './core/samples/index.ts';
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
@@ -46,49 +47,70 @@ const demoAsData: Plugin = {
   },
 };
 
-export default defineConfig({
+const offline = () =>
+  VitePWA({
+    // A new version waits until the person takes it: nothing is loaded anew while somebody types.
+    registerType: 'prompt',
+    injectRegister: false,
+    includeAssets: ['icon.svg', 'favicon.ico'],
+    manifest: {
+      name: 'Zevrin',
+      short_name: 'Zevrin',
+      description: 'Choose, rig and check rope-work set-ups.',
+      start_url: '/',
+      display: 'standalone',
+      background_color: '#f6f4ee',
+      theme_color: '#1d4f43',
+      icons: [
+        { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' },
+        { src: '/icon-maskable.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'maskable' },
+      ],
+    },
+    workbox: {
+      // Everything, so that each page works without a network after the first visit.
+      globPatterns: ['**/*.{html,js,css,svg,ico,woff2}'],
+      globIgnores: ['.vite/**'],
+      maximumFileSizeToCacheInBytes: 4_000_000,
+      navigateFallback: '/index.html',
+      cleanupOutdatedCaches: true,
+    },
+  });
+
+export const alias = [
+  // The package itself always points at its development build, checks and texts for developers included.
+  { find: /^react-router$/, replacement: here('node_modules/react-router/dist/production/index.mjs') },
+  { find: /^@core\/([a-z-]+)$/, replacement: here('core') + '/$1/index.ts' },
+];
+
+/** The page without what comes after it. Made anew for each build: what it is built with keeps notes. */
+const page = (): UserConfig => ({
   root: here('web'),
-  plugins: [
-    zodOfThePage,
-    demoAsData,
-    namedBuild,
-    react(),
-    tailwindcss(),
-    VitePWA({
-      // A new version waits until the person takes it: nothing is loaded anew while somebody types.
-      registerType: 'prompt',
-      injectRegister: false,
-      includeAssets: ['icon.svg', 'favicon.ico'],
-      manifest: {
-        name: 'Zevrin',
-        short_name: 'Zevrin',
-        description: 'Choose, rig and check rope-work set-ups.',
-        start_url: '/',
-        display: 'standalone',
-        background_color: '#f6f4ee',
-        theme_color: '#1d4f43',
-        icons: [
-          { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' },
-          { src: '/icon-maskable.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'maskable' },
-        ],
-      },
-      workbox: {
-        // Everything, so that each page works without a network after the first visit.
-        globPatterns: ['**/*.{html,js,css,svg,ico,woff2}'],
-        globIgnores: ['.vite/**'],
-        maximumFileSizeToCacheInBytes: 4_000_000,
-        navigateFallback: '/index.html',
-        cleanupOutdatedCaches: true,
-      },
-    }),
-  ],
-  resolve: {
-    alias: [
-      // The package itself always points at its development build, checks and texts for developers included.
-      { find: /^react-router$/, replacement: here('node_modules/react-router/dist/production/index.mjs') },
-      { find: /^@core\/([a-z-]+)$/, replacement: here('core') + '/$1/index.ts' },
-    ],
-  },
+  plugins: [zodOfThePage, demoAsData, namedBuild, react(), tailwindcss()],
+  resolve: { alias },
   worker: { plugins: () => [zodOfThePage], format: 'es' },
   build: { outDir: here('dist'), emptyOutDir: true, manifest: true, target: 'es2022' },
+});
+
+/** What is loaded together is one file, in the order in which it is loaded; the rest falls apart by routes as the bundler has it. */
+const TOGETHER = [
+  { name: 'start', entries: ['web/index.html', 'web/app/StartPage.tsx', 'web/features/quick/StartJobs.tsx'] },
+  { name: 'workspace', entries: ['web/app/Inside.tsx', 'web/features/setups/SetupsPage.tsx', 'web/app/Trail.tsx'] },
+  { name: 'library', entries: ['web/storage/shapes-library.ts'] },
+  { name: 'gear', entries: ['web/storage/shapes-of-gear.ts'] },
+  { name: 'rigs', entries: ['web/storage/shapes-of-rigs.ts'] },
+  { name: 'setup', entries: ['web/features/setups/SetupPage.tsx'] },
+  { name: 'documents', entries: ['web/storage/shapes.ts'] },
+  { name: 'engine', entries: ['web/features/setups/verdicts.tsx'] },
+];
+
+export default defineConfig(async ({ command }) => {
+  const config = page();
+  config.plugins!.push(offline());
+  if (command === 'build') {
+    const name = await partsOf(page(), here('web/main.tsx'), TOGETHER);
+    config.build!.rolldownOptions = {
+      output: { codeSplitting: { includeDependenciesRecursively: false, groups: [{ name, debugName: 'together' }] } },
+    };
+  }
+  return config;
 });

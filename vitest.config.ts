@@ -1,8 +1,8 @@
 import { defineConfig } from 'vitest/config';
-import viteConfig from './vite.config.ts';
+import { alias } from './vite.config.ts';
 
 export default defineConfig({
-  resolve: { alias: viteConfig.resolve!.alias! },
+  resolve: { alias },
   test: {
     environment: 'node',
     testTimeout: 30_000,

@@ -1,10 +1,14 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { BUDGET_KB, firstLoads } from '../scripts/first-load.mjs';
 import { expect, open, saved, test } from './helpers.ts';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
-/** The library of schemas, and what is made with it. */
-const SCHEMAS = /\/(zod|shapes)[-\w]*\.js$/;
+/** The library of schemas, and what is made with it: parts of the build (`TOGETHER` in vite.config.ts) and what asks for them. */
+const SCHEMAS = /\/(library|gear|rigs|documents|shapes)-[-\w]*\.js$/;
+/** Each file more takes a slow phone about ten milliseconds; there were 25 to 28. */
+const MOST_FILES = 7;
 
 test('each first screen loads no more than its budget, and the list of set-ups no schemas', () => {
   const loads = firstLoads(root);
@@ -22,7 +26,27 @@ test('each first screen loads no more than its budget, and the list of set-ups n
         files.filter((file) => SCHEMAS.test(`/${file}`)),
         name,
       ).toEqual([]);
+    if (!name.includes('set-up')) expect(files.length, name).toBeLessThanOrEqual(MOST_FILES);
   }
+});
+
+test('the schemas are where they are looked for, and no file of the build waits for one that waits for it', () => {
+  const manifest = JSON.parse(readFileSync(join(root, 'dist/.vite/manifest.json'), 'utf8')) as Record<
+    string,
+    { file: string; imports?: string[] }
+  >;
+  const names = Object.values(manifest).map(({ file }) => `/${file}`);
+  for (const part of ['library', 'gear', 'rigs', 'documents', 'shapes'])
+    expect(names.filter((name) => SCHEMAS.test(name) && name.includes(`/${part}-`)).length, part).toBeGreaterThan(0);
+  const done = new Set<string>();
+  const visit = (key: string, above: readonly string[]) => {
+    expect(above, [...above, key].join(' → ')).not.toContain(key);
+    if (done.has(key)) return;
+    for (const next of manifest[key]!.imports ?? []) visit(next, [...above, key]);
+    done.add(key);
+  };
+  for (const key of Object.keys(manifest)) visit(key, []);
+  expect(done.size).toBeGreaterThan(100);
 });
 
 test.describe('without the schemas', () => {

@@ -39,13 +39,17 @@ export function ensurePackages() {
 
 /** Builds the app into dist/. */
 export function ensureBuild() {
-  once(join(root, 'dist/.zevrin-built'), ['package-lock.json', 'vite.config.ts', 'core', 'web'], () => {
-    console.error('Building ...');
-    execFileSync(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel=warn'], {
-      cwd: root,
-      stdio: ['ignore', 2, 2],
-    });
-  });
+  once(
+    join(root, 'dist/.zevrin-built'),
+    ['package-lock.json', 'vite.config.ts', 'scripts/parts.ts', 'core', 'web'],
+    () => {
+      console.error('Building ...');
+      execFileSync(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel=warn'], {
+        cwd: root,
+        stdio: ['ignore', 2, 2],
+      });
+    },
+  );
 }
 
 /** Debian's Chromium, for the tests in a browser. Installs it as root, otherwise says how; takes the one with windows where only that is there. */
