@@ -96,10 +96,15 @@ const TOGETHER = [
   { name: 'start', entries: ['web/index.html', 'web/app/StartPage.tsx', 'web/features/quick/StartJobs.tsx'] },
   { name: 'workspace', entries: ['web/app/Inside.tsx', 'web/features/setups/SetupsPage.tsx', 'web/app/Trail.tsx'] },
   { name: 'library', entries: ['web/storage/shapes-library.ts'] },
+  { name: 'ropes', entries: ['web/storage/shapes-of-ropes.ts'] },
   { name: 'gear', entries: ['web/storage/shapes-of-gear.ts'] },
   { name: 'rigs', entries: ['web/storage/shapes-of-rigs.ts'] },
   { name: 'setup', entries: ['web/features/setups/SetupPage.tsx'] },
   { name: 'documents', entries: ['web/storage/shapes.ts'] },
+  ...['values', 'rules', 'parts', 'between'].map((room) => ({
+    name: `engine-${room}`,
+    entries: [`web/features/setups/engine/${room}.ts`],
+  })),
   { name: 'engine', entries: ['web/features/setups/verdicts.tsx'] },
 ];
 

@@ -6,9 +6,14 @@ import { expect, open, saved, test } from './helpers.ts';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 /** The library of schemas, and what is made with it: parts of the build (`TOGETHER` in vite.config.ts) and what asks for them. */
-const SCHEMAS = /\/(library|gear|rigs|documents|shapes)-[-\w]*\.js$/;
+const SCHEMAS = /\/(library|ropes|gear|rigs|documents|shapes)-[-\w]*\.js$/;
 /** Each file more takes a slow phone about ten milliseconds; there were 25 to 28. */
 const MOST_FILES = 7;
+/** What is made in turns, one file each: see `TOGETHER` in vite.config.ts. */
+const SCHEMA_TURNS = ['library', 'ropes', 'gear', 'rigs'];
+const ENGINE_TURNS = ['engine-values', 'engine-rules', 'engine-parts', 'engine-between'];
+/** A fifth of a megabyte of program in one go took a slow phone a tenth of a second. */
+const LARGEST_TURN_KB = 100;
 
 test('each first screen loads no more than its budget, and the list of set-ups no schemas', () => {
   const loads = firstLoads(root);
@@ -30,13 +35,41 @@ test('each first screen loads no more than its budget, and the list of set-ups n
   }
 });
 
-test('the schemas are where they are looked for, and no file of the build waits for one that waits for it', () => {
-  const manifest = JSON.parse(readFileSync(join(root, 'dist/.vite/manifest.json'), 'utf8')) as Record<
+/** What the build says of its files. */
+const readManifest = () =>
+  JSON.parse(readFileSync(join(root, 'dist/.vite/manifest.json'), 'utf8')) as Record<
     string,
     { file: string; imports?: string[] }
   >;
+
+test('the page names the files that it is going to load for an address, so that they come at once', async ({
+  page,
+}) => {
+  const manifest = readManifest();
+  for (const [address, parts] of [
+    ['/', ['app/StartPage.tsx', 'features/quick/StartJobs.tsx']],
+    ['/demo/setups', ['app/Inside.tsx', 'features/setups/SetupsPage.tsx', 'app/demo-data.ts']],
+    ['/mine/setups/some-id', ['app/Inside.tsx', 'features/setups/SetupPage.tsx', 'features/setups/SetupView.tsx']],
+    ['/mine/quick', ['app/Inside.tsx', 'features/quick/QuickPage.tsx']],
+  ] as const) {
+    const html = await (await page.request.get(address)).text();
+    for (const part of parts) expect(html, `${address}: ${part}`).toContain(`href="/${manifest[part]!.file}"`);
+  }
+});
+
+test('what is made in turns is made of small files: no turn keeps a finger waiting', () => {
+  const files = Object.values(readManifest()).map(({ file }) => file);
+  for (const turn of [...SCHEMA_TURNS, ...ENGINE_TURNS]) {
+    const [file] = files.filter((name) => new RegExp(`/${turn}-[-\\w]{8}\\.js$`).test(name));
+    expect(file, turn).toBeTruthy();
+    expect(readFileSync(join(root, 'dist', file!)).length / 1000, `${turn}, kB`).toBeLessThan(LARGEST_TURN_KB);
+  }
+});
+
+test('the schemas are where they are looked for, and no file of the build waits for one that waits for it', () => {
+  const manifest = readManifest();
   const names = Object.values(manifest).map(({ file }) => `/${file}`);
-  for (const part of ['library', 'gear', 'rigs', 'documents', 'shapes'])
+  for (const part of [...SCHEMA_TURNS, 'documents', 'shapes'])
     expect(names.filter((name) => SCHEMAS.test(name) && name.includes(`/${part}-`)).length, part).toBeGreaterThan(0);
   const done = new Set<string>();
   const visit = (key: string, above: readonly string[]) => {

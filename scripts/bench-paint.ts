@@ -40,6 +40,8 @@ const VIEWS = [
   { view: '/mine/setups', words: 'An answer first', back: false },
   { view: '/demo/setups', words: 'Low span, lichen plots 1 to 6', back: false },
   { view: '/demo/setups', words: 'Low span, lichen plots 1 to 6', back: true },
+  { view: '/mine/quick', words: 'What are you going to do?', back: false },
+  { view: '/demo/setups/setup-low-span', words: 'No fault found in what was entered', back: false },
 ] as const;
 
 const server = spawn(process.execPath, ['--import', 'tsx', 'server/bin.ts'], {

@@ -20,6 +20,9 @@ writeFileSync(
     'features/setups/SetupsPage.tsx': { file: 'assets/SetupsPage-1.js', imports: ['_rig.js'] },
     'app/StartPage.tsx': { file: 'assets/StartPage-1.js' },
     'features/setups/SetupPage.tsx': { file: 'assets/SetupPage-1.js' },
+    'features/setups/SetupView.tsx': { file: 'assets/SetupView-1.js', imports: ['_rig.js'] },
+    'features/setups/CardPage.tsx': { file: 'assets/CardPage-1.js' },
+    'features/quick/QuickPage.tsx': { file: 'assets/QuickPage-1.js' },
   }),
 );
 writeFileSync(join(dist, 'assets', 'a-123.js'), `export default "${'x'.repeat(5000)}";`);
@@ -56,7 +59,10 @@ describe('server', () => {
     expect(await links('/')).toEqual(['StartPage']);
     for (const path of ['/mine', '/mine/setups', '/demo/setups/?x=1'])
       expect((await links(path)).sort(), path).toEqual(['Inside', 'SetupsPage', 'rig']);
-    expect((await links('/mine/setups/some-id')).sort()).toEqual(['Inside', 'rig']);
+    expect((await links('/mine/setups/some-id')).sort()).toEqual(['Inside', 'SetupPage', 'SetupView', 'rig']);
+    expect((await links('/mine/quick')).sort()).toEqual(['Inside', 'QuickPage', 'rig']);
+    // Pages that one comes to from others.
+    expect((await links('/mine/setups/some-id/card')).sort()).toEqual(['Inside', 'rig']);
     expect(await links('/nowhere')).toEqual([]);
     // The build itself is nobody's business.
     expect((await fetch(`${base}/.vite/manifest.json`)).status).toBe(404);

@@ -9,6 +9,8 @@ const PARTS: readonly (readonly [path: RegExp, parts: readonly string[]])[] = [
   [/^\/$/, ['app/StartPage.tsx', 'features/quick/StartJobs.tsx']],
   [/^\/(demo|mine)(\/|$)/, ['app/Inside.tsx']],
   [/^\/(demo|mine)(\/setups)?\/?$/, ['features/setups/SetupsPage.tsx']],
+  [/^\/(demo|mine)\/setups\/[^/]+\/?$/, ['features/setups/SetupPage.tsx', 'features/setups/SetupView.tsx']],
+  [/^\/(demo|mine)\/quick\/?$/, ['features/quick/QuickPage.tsx']],
   [/^\/demo(\/|$)/, ['app/demo-data.ts']],
 ];
 

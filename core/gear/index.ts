@@ -28,17 +28,19 @@ export {
   yesNo,
   type FieldMeta,
 } from './fields.ts';
+export { connectorSchema } from './connectors.ts';
+export { declarationSchema, deviceSchema } from './devices.ts';
 export {
-  connectorSchema,
   cordSchema,
-  declarationSchema,
-  deviceSchema,
   harnessSchema,
-  ITEM_SCHEMAS,
-  itemSchema,
   ROPE_CONSTRUCTIONS,
   ropeSchema,
   slingSchema,
+  type RopeConstruction,
+} from './soft-items.ts';
+export {
+  ITEM_SCHEMAS,
+  itemSchema,
   type Connector,
   type Cord,
   type Declaration,
@@ -48,7 +50,6 @@ export {
   type ItemKind,
   type ItemOf,
   type Rope,
-  type RopeConstruction,
   type Sling,
 } from './items.ts';
 export {

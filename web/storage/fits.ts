@@ -1,4 +1,5 @@
 import type { Collection } from '@core/files';
+import { inTurns } from '../ui/in-turns';
 import { NotLoaded } from '../ui/not-loaded';
 import type { workspaceSchema } from './shapes';
 
@@ -10,17 +11,15 @@ import type { workspaceSchema } from './shapes';
 let shapes: typeof workspaceSchema.shape | null = null;
 let asked: Promise<void> | null = null;
 
-const breath = () => new Promise((next) => setTimeout(next, 0));
-
 async function arrive() {
   try {
-    // Made one after the other: all at once would keep a finger waiting for a tenth of a second on a slow phone.
-    await import('./shapes-library');
-    await breath();
-    await import('./shapes-of-gear');
-    await breath();
-    await import('./shapes-of-rigs');
-    await breath();
+    // All at once would keep a finger waiting for a tenth of a second on a slow phone.
+    await inTurns(
+      () => import('./shapes-library'),
+      () => import('./shapes-of-ropes'),
+      () => import('./shapes-of-gear'),
+      () => import('./shapes-of-rigs'),
+    );
     shapes = (await import('./shapes')).workspaceSchema.shape;
   } catch (error) {
     asked = null;

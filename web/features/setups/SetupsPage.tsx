@@ -9,12 +9,20 @@ import { usePlace } from '../../app/place';
 import { useWorkspace } from '../../store/hooks';
 import { printDay } from '../../ui/dates';
 import { nextAction } from '../../store/next-action';
+import { engineInTurns } from './engine/in-turns';
 import { KINDS } from '../locker/kind-names';
 import { LongList } from '../../ui/LongList';
 import { part } from '../../ui/part';
 
 // The engine is large: the list stands first, the verdicts follow.
-const SetupVerdict = part('The verdict', () => import('./verdicts').then((m) => m.SetupVerdict), { aside: true });
+const SetupVerdict = part(
+  'The verdict',
+  async () => {
+    await engineInTurns();
+    return (await import('./verdicts')).SetupVerdict;
+  },
+  { aside: true },
+);
 
 // What one opens, and what comes now and then.
 const WhatToDo = part('What one can do', () => import('./WhatToDo').then((m) => m.WhatToDo));
