@@ -1,45 +1,36 @@
 export {
   KNOTS,
-  WEATHER,
   POINTS,
-  rigPersonSchema,
-  ROLES,
-  siteSchema,
-  limbSchema,
-  treeSchema,
-  STRANDS,
-  anchorSchema,
-  CALL_IDS,
-  callsSchema,
   clipEndSchema,
   connectorPieceSchema,
   deviceEndSchema,
-  doubledSchema,
-  fixedSchema,
   hitchEndSchema,
   knotEndSchema,
   slingPieceSchema,
   type Attachment,
-  type CallId,
-  type Calls,
   type ClipEnd,
   type ConnectorPiece,
   type DeviceEnd,
   type EndPart,
   type HitchEnd,
   type KnotEnd,
-  type LineOf,
   type Piece,
+  type Root,
+  type SlingPiece,
+} from './attachment-elements.ts';
+export { CALL_IDS, type CallId } from './call-ids.ts';
+export {
+  STRANDS,
+  anchorSchema,
+  doubledSchema,
+  fixedSchema,
+  type LineOf,
   type RigAnchor,
   type RigLine,
-  type RigPerson,
-  type Role,
-  type Root,
-  type Site,
-  type SlingPiece,
-  type Limb,
-  type Tree,
-} from './elements.ts';
+} from './line-elements.ts';
+export { rigPersonSchema, ROLES, callsSchema, type Calls, type RigPerson, type Role } from './person-elements.ts';
+export { WEATHER, siteSchema, type Site } from './site-elements.ts';
+export { limbSchema, treeSchema, type Limb, type Tree } from './tree-elements.ts';
 export { brakeAngleOf, jobOf, loadOf, onSmoothSide, slackFactor, slipOf, useOf } from './load.ts';
 export { fieldsOf, valueAtPath, withField, type Field } from './fields.ts';
 export { rigIssues, setupSchema, SITE_REFS, TEMPLATE_IDS, type Setup, type TemplateId } from './model.ts';

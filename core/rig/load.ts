@@ -10,7 +10,7 @@ import {
   type LoadCase,
   type UseCase,
 } from '../gear/index.ts';
-import type { Attachment, DeviceEnd } from './elements.ts';
+import type { Attachment, DeviceEnd } from './attachment-elements.ts';
 import { besideConnector, brakerOf, deviceOf, hangingBy, heaviest, ropesIn, strandsIn, type RigIndex } from './rig.ts';
 
 /** What the device or hitch of an attachment is used for. */

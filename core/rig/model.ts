@@ -2,18 +2,10 @@ import { z } from 'zod';
 import { wayTestSchema } from '../connector/index.ts';
 import { findingSchema, refSchema, type Ref } from '../finding/index.ts';
 import { choice, idSchema, instantSchema, JOBS, line as text, note } from '../gear/index.ts';
-import {
-  anchorSchema,
-  attachmentSchema,
-  callsSchema,
-  lineSchema,
-  rigPersonSchema,
-  siteSchema,
-  STRANDS,
-  type Attachment,
-  type RigLine,
-  type RigPerson,
-} from './elements.ts';
+import { attachmentSchema, type Attachment } from './attachment-elements.ts';
+import { anchorSchema, lineSchema, STRANDS, type RigLine } from './line-elements.ts';
+import { callsSchema, rigPersonSchema, type RigPerson } from './person-elements.ts';
+import { siteSchema } from './site-elements.ts';
 
 /** Templates by id; what they consist of is in `templates/`, which the first screen does not load. */
 export const TEMPLATE_IDS = [

@@ -1,16 +1,8 @@
 import type { Ref } from '../finding/index.ts';
 import type { Person, Rope } from '../gear/index.ts';
-import type {
-  Attachment,
-  ConnectorPiece,
-  DeviceEnd,
-  EndPart,
-  HitchEnd,
-  Piece,
-  RigAnchor,
-  RigLine,
-  RigPerson,
-} from './elements.ts';
+import type { Attachment, ConnectorPiece, DeviceEnd, EndPart, HitchEnd, Piece } from './attachment-elements.ts';
+import type { RigAnchor, RigLine } from './line-elements.ts';
+import type { RigPerson } from './person-elements.ts';
 import type { Setup } from './model.ts';
 
 /** Anything that has an id of its own in a rig. */

@@ -1,5 +1,5 @@
 import type { Ref } from '../finding/index.ts';
-import type { Attachment } from './elements.ts';
+import type { Attachment } from './attachment-elements.ts';
 import type { Setup, TemplateId } from './model.ts';
 import { alongOf, connector, device, fixed, footLoop, hitch, on, onTether, sling } from './templates/build.ts';
 import { blankSetup, templateOf } from './templates/index.ts';

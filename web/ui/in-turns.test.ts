@@ -1,25 +1,34 @@
 import { expect, it } from 'vitest';
 import { inTurns } from './in-turns';
 
-it('one after the other, with a turn of the page after each', async () => {
+it('begins one after the other, with a turn of the page in between, and ends when all have ended', async () => {
   const said: string[] = [];
-  const step = (name: string) => async () => {
-    said.push(`${name} begins`);
-    // What the page has to do meanwhile.
-    setTimeout(() => said.push(`page after ${name}`), 0);
-    await Promise.resolve();
-    said.push(`${name} ends`);
-  };
-  await inTurns(step('a'), step('b'));
-  expect(said).toEqual(['a begins', 'a ends', 'page after a', 'b begins', 'b ends', 'page after b']);
+  let endFirst = () => {};
+  const first = new Promise<void>((end) => (endFirst = end));
+  const all = inTurns(
+    async () => {
+      said.push('a begins');
+      setTimeout(() => said.push('the page'), 0);
+      await first;
+      said.push('a ends');
+    },
+    () => {
+      said.push('b begins');
+      // It does not wait for what the first one waits for.
+      endFirst();
+      return Promise.resolve();
+    },
+  );
+  await all;
+  expect(said).toEqual(['a begins', 'the page', 'b begins', 'a ends']);
 });
 
-it('fails with the first that fails, and does not begin the next', async () => {
+it('fails with the first that fails, also when it failed before the last had begun', async () => {
   const said: string[] = [];
   const steps = inTurns(
     () => Promise.reject(new Error('does not arrive')),
     () => Promise.resolve(said.push('next')),
   );
   await expect(steps).rejects.toThrow('does not arrive');
-  expect(said).toEqual([]);
+  expect(said).toEqual(['next']);
 });

@@ -6,13 +6,11 @@ import type {
   DeviceEnd,
   HitchEnd,
   KnotEnd,
-  LineOf,
-  RigAnchor,
-  RigPerson,
-  Role,
   Root,
   SlingPiece,
-} from '../elements.ts';
+} from '../attachment-elements.ts';
+import type { LineOf, RigAnchor } from '../line-elements.ts';
+import type { RigPerson, Role } from '../person-elements.ts';
 import type { Setup } from '../model.ts';
 
 /*

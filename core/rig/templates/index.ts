@@ -1,15 +1,11 @@
 import type { Ref } from '../../finding/index.ts';
 import type { Job } from '../../gear/index.ts';
 import { CALL_IDS } from '../call-ids.ts';
-import {
-  type Attachment,
-  type Calls,
-  type RigAnchor,
-  type RigLine,
-  type RigPerson,
-  type Site,
-  type Tree,
-} from '../elements.ts';
+import { type Attachment } from '../attachment-elements.ts';
+import { type RigAnchor, type RigLine } from '../line-elements.ts';
+import { type Calls, type RigPerson } from '../person-elements.ts';
+import { type Site } from '../site-elements.ts';
+import { type Tree } from '../tree-elements.ts';
 import type { Setup, TemplateId } from '../model.ts';
 import {
   alongOf,

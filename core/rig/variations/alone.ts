@@ -1,5 +1,5 @@
 import type { Ref } from '../../finding/index.ts';
-import type { Attachment } from '../elements.ts';
+import type { Attachment } from '../attachment-elements.ts';
 import type { Setup } from '../model.ts';
 import { deviceOf, indexOf, linesOf, mainConnector } from '../rig.ts';
 import { anchor, device, fixed, footLoop, on, onTether } from '../templates/build.ts';

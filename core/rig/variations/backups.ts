@@ -1,6 +1,7 @@
 import type { Ref } from '../../finding/index.ts';
 import { MUNTER } from '../../gear/index.ts';
-import type { Attachment, RigPerson } from '../elements.ts';
+import type { Attachment } from '../attachment-elements.ts';
+import type { RigPerson } from '../person-elements.ts';
 import type { Setup } from '../model.ts';
 import { belaysFromHarness, deviceOf, indexOf } from '../rig.ts';
 import {

@@ -1,5 +1,6 @@
 import type { Ref } from '../../finding/index.ts';
-import type { RigLine, RigPerson } from '../elements.ts';
+import type { RigLine } from '../line-elements.ts';
+import type { RigPerson } from '../person-elements.ts';
 import type { Setup } from '../model.ts';
 import { indexOf, linesOf } from '../rig.ts';
 import { templateOf } from '../templates/index.ts';

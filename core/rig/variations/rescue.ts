@@ -1,5 +1,6 @@
 import type { Ref } from '../../finding/index.ts';
-import type { Attachment, RigPerson } from '../elements.ts';
+import type { Attachment } from '../attachment-elements.ts';
+import type { RigPerson } from '../person-elements.ts';
 import type { Setup } from '../model.ts';
 import { mainConnector } from '../rig.ts';
 import { anchor, connector, device, fixed, on, onHarness, secondLink, shortLink } from '../templates/build.ts';

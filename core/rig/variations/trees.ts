@@ -1,5 +1,5 @@
 import type { Ref } from '../../finding/index.ts';
-import type { Attachment } from '../elements.ts';
+import type { Attachment } from '../attachment-elements.ts';
 import type { Setup } from '../model.ts';
 import { templateOf } from '../templates/index.ts';
 import { clip, device, onHarness, sling } from '../templates/build.ts';

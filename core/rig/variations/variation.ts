@@ -1,5 +1,7 @@
 import type { Ref } from '../../finding/index.ts';
-import type { Attachment, RigAnchor, RigLine, RigPerson } from '../elements.ts';
+import type { Attachment } from '../attachment-elements.ts';
+import type { RigAnchor, RigLine } from '../line-elements.ts';
+import type { RigPerson } from '../person-elements.ts';
 import type { Setup } from '../model.ts';
 import { belaysFromHarness, indexOf } from '../rig.ts';
 
