@@ -2,8 +2,8 @@ import { JUDGES } from '../assess/index.ts';
 import type { Finding, Ref } from '../finding/index.ts';
 import type { Item } from '../gear/index.ts';
 import { contextOf, type Context, type Judge } from '../parts/index.ts';
-import { withFields, type Setup } from '../rig/index.ts';
-import { withPicks, type Pick, type Variable } from './picks.ts';
+import { editorOf, withFields, type Change, type Setup } from '../rig/index.ts';
+import { changesFor, type Variable } from './picks.ts';
 
 /** How bad a set-up is: numbers of findings, worst kind first. Compared in this order. */
 export type Cost = readonly [stops: number, minds: number, untested: number];
@@ -27,7 +27,7 @@ export const costFrom = (sum: number): Cost => [
 /** One judge about one element: what it finds depends on the variables of its scope and on nothing else that is open. */
 export interface Factor {
   readonly scope: readonly number[];
-  /** Cost for these values of its scope. */
+  /** Cost for the values of its scope; `chosen` begins with them and may go on. */
   readonly cost: (chosen: readonly number[]) => number;
 }
 
@@ -45,7 +45,7 @@ export function factorsOf(base: Setup, variables: readonly Variable[], items: re
   const doubled = base.lines.find((l) => l.kind === 'doubled');
   const ropes = variables.findIndex((v) => v.kind === 'rope');
   if (doubled && ropes >= 0) variableOf.set(doubled.ropeB.id, ropes);
-  const contexts = sharedContexts(base, variables, items);
+  const contextAt = sharedContext(base, variables, items);
   const bases = doubled ? [base, withFields(base, doubled.id, { use: 'joined' })] : [base];
   const seen = new Set<string>();
   return bases.flatMap((setup) => {
@@ -60,7 +60,7 @@ export function factorsOf(base: Setup, variables: readonly Variable[], items: re
         const scope = [
           ...new Set(doubled && ropes >= 0 && reads.length > 0 ? [...reads, ...dependsOnUse(judge, ropes)] : reads),
         ].sort((a, b) => a - b);
-        return [{ scope, cost: remembered(variables, scope, judge, subject, contexts(scope)) }];
+        return [{ scope, cost: remembered(variables, scope, judge, subject, contextAt) }];
       }),
     );
   });
@@ -68,28 +68,29 @@ export function factorsOf(base: Setup, variables: readonly Variable[], items: re
 
 const dependsOnUse = (judge: Judge, ropes: number): number[] => (judge.id === 'strands-alike' ? [ropes] : []);
 
-type ContextAt = (key: number, chosen: readonly number[]) => Context;
+type ContextAt = (chosen: readonly number[]) => Context;
 
-/** Contexts of what is chosen in a scope: judges that read the same are asked one after the other, so that the last one of each scope is kept. */
-function sharedContexts(
-  base: Setup,
-  variables: readonly Variable[],
-  items: readonly Item[],
-): (scope: readonly number[]) => ContextAt {
-  const made = new Map<string, ContextAt>();
-  return (scope) => {
-    const there = made.get(scope.join());
-    if (there) return there;
-    let last: { readonly key: number; readonly ctx: Context } | null = null;
-    const contextAt: ContextAt = (key, chosen) => {
-      if (last?.key === key) return last.ctx;
-      const picks: Pick[] = [];
-      for (const v of scope) picks.push(...variables[v]!.values[chosen[v]!]!);
-      last = { key, ctx: contextOf(withPicks(base, picks, items)) };
-      return last.ctx;
-    };
-    made.set(scope.join(), contextAt);
-    return contextAt;
+/**
+ * The context of everything that is chosen by then. A search goes down one place after the other and comes back: the set-ups on the way down are
+ * kept, so that a choice is one change of the one above it, and the judges of a place share its context.
+ */
+function sharedContext(base: Setup, variables: readonly Variable[], items: readonly Item[]): ContextAt {
+  const edit = editorOf(base);
+  const changes = variables.map(({ values }) => values.map((): Change[] | null => null));
+  const down: { readonly value: number; readonly setup: Setup }[] = [];
+  let last = contextOf(base);
+  return (chosen) => {
+    let same = 0;
+    while (same < chosen.length && down[same]?.value === chosen[same]) same += 1;
+    if (same < chosen.length) down.length = same;
+    for (let v = same; v < chosen.length; v += 1) {
+      const value = chosen[v]!;
+      const put = (changes[v]![value] ??= changesFor(base, variables[v]!.values[value]!, items));
+      down.push({ value, setup: edit(down[v - 1]?.setup ?? base, put) });
+    }
+    const setup = down[chosen.length - 1]?.setup ?? base;
+    if (last.setup !== setup) last = contextOf(setup);
+    return last;
   };
 }
 
@@ -106,7 +107,7 @@ function remembered(
     for (const v of scope) key = key * variables[v]!.values.length + chosen[v]!;
     const there = known.get(key);
     if (there !== undefined) return there;
-    const ctx = contextAt(key, chosen);
+    const ctx = contextAt(chosen);
     const cost = judge.subjects(ctx).includes(subject) ? countOf(judge.judge(subject, ctx)) : 0;
     known.set(key, cost);
     return cost;

@@ -2,7 +2,7 @@ import { strengthLeftKn, waysOf, type Way } from '../connector/index.ts';
 import type { Ref } from '../finding/index.ts';
 import { JOB_FACTS, MUNTER, type Connector, type Device, type Item, type ItemOf, type Rope } from '../gear/index.ts';
 import { slotsOf, type Slot } from '../parts/index.ts';
-import { indexOf, mainConnector, placeOf, withAll, type Setup } from '../rig/index.ts';
+import { indexOf, mainConnector, placeOf, withAll, type Change, type Setup } from '../rig/index.ts';
 
 /** One item at one place, with how it is put in. */
 export interface Pick {
@@ -29,8 +29,12 @@ export function itemOf(items: readonly Item[], id: string): Item | null {
 }
 
 /** The set-up with these items in their places, put in as picked. Facts about gates and ends follow the way that was picked. */
-export function withPicks(setup: Setup, picks: readonly Pick[], items: readonly Item[]): Setup {
-  const changes = picks.map(({ ref, itemId, way, method, knots, wraps }): readonly [Ref, Record<string, unknown>] => {
+export const withPicks = (setup: Setup, picks: readonly Pick[], items: readonly Item[]): Setup =>
+  withAll(setup, changesFor(setup, picks, items));
+
+/** What putting them in changes. The ropes of a line are picked together. */
+export function changesFor(setup: Setup, picks: readonly Pick[], items: readonly Item[]): Change[] {
+  const changes = picks.map(({ ref, itemId, way, method, knots, wraps }): Change => {
     const [at, key] = placeOf(setup, ref);
     return [
       at,
@@ -49,10 +53,7 @@ export function withPicks(setup: Setup, picks: readonly Pick[], items: readonly 
   });
   const doubled = setup.lines.find((l) => l.kind === 'doubled');
   const use = picks.some((p) => p.ref === doubled?.ropeB.id) ? 'joined' : 'folded';
-  return withAll(
-    setup,
-    doubled && picks.some((p) => p.ref === doubled.ropeA.id) ? [...changes, [doubled.id, { use }]] : changes,
-  );
+  return doubled && picks.some((p) => p.ref === doubled.ropeA.id) ? [...changes, [doubled.id, { use }]] : changes;
 }
 
 /** What can be put into one open place, or into several that are chosen together. */

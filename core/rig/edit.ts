@@ -35,9 +35,19 @@ function pathsOf(setup: Setup): ReadonlyMap<Ref, Path> {
   return found;
 }
 
+/** Fields of one element to be changed. */
+export type Change = readonly [ref: Ref, fields: Readonly<Json>];
+
 /** Several elements changed at once, which costs little where a set-up is tried many times; an id that is not there changes nothing. */
-export function withAll(setup: Setup, changes: readonly (readonly [ref: Ref, fields: Readonly<Json>])[]): Setup {
-  const paths = pathsOf(setup);
+export const withAll = (setup: Setup, changes: readonly Change[]): Setup => changed(setup, pathsOf(setup), changes);
+
+/** `withAll` for set-ups whose elements stand where those of `base` stand: changes of items and facts, one after the other. */
+export function editorOf(base: Setup): typeof withAll {
+  const paths = pathsOf(base);
+  return (setup, changes) => changed(setup, paths, changes);
+}
+
+function changed(setup: Setup, paths: ReadonlyMap<Ref, Path>, changes: readonly Change[]): Setup {
   // What was copied already is written to: every list and element on the way is copied once, however many changes pass it.
   const copies = new Set<unknown>();
   const own = (value: unknown): Json => {

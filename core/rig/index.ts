@@ -72,6 +72,8 @@ export {
   notRigged,
   placeOf,
   wellRigged,
+  editorOf,
+  type Change,
   withAll,
   withFields,
   withItem,
