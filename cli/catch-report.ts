@@ -3,7 +3,10 @@ import {
   catchIn,
   catchRuns,
   fallQuestionSchema,
+  heightsFindings,
+  heightsOf,
   isChoiceKey,
+  limitsOf,
   questionIssues,
   REMEDIES,
   RUNS,
@@ -39,12 +42,14 @@ export function catchReport(setup: Setup, given: Readonly<Record<string, string>
   if (runs === null) says.push(`runs: a whole number from 1 to ${MOST_RUNS}. Read: ${runsText}`);
   if (seed === null) says.push(`seed: a whole number from 0 to ${2 ** 32 - 1}. Read: ${seedText}`);
   const question = readMoment(usualQuestion(index), moment, says);
-  if (question) says.push(...questionIssues(question));
+  if (question)
+    says.push(...questionIssues(question, limitsOf(index, a)).map(({ key, says: why }) => `${key}: ${why}`));
   if (says.length > 0 || runs === null || seed === null || !question) return { ok: false, says };
   const found = scenarioOf(index, a, question);
   if (!found.ok) return { ok: false, says: [`Not chosen yet: ${found.missing.join(', ')}.`] };
   const { scenario } = found;
   const result = catchRuns(scenario, runs, seed);
+  const heights = heightsOf(scenario);
   const remedies = Object.entries(REMEDIES).flatMap(([id, { label, apply }]) => {
     const changed = apply(scenario);
     if (!changed) return [];
@@ -62,7 +67,8 @@ export function catchReport(setup: Setup, given: Readonly<Record<string, string>
       spread: result.spread,
       palmJ: result.palmJ,
       share: result.share,
-      findings: catchFindings(scenario, result).map((f) => ({
+      heights,
+      findings: [...catchFindings(scenario, result), ...heightsFindings(scenario, heights)].map((f) => ({
         code: f.code,
         severity: f.severity,
         ...renderFinding(f, METRIC),

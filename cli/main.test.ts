@@ -93,7 +93,7 @@ describe('zevrin', () => {
   it('schema prints the JSON Schema of a set-up', () => {
     const schema = JSON.parse(zevrin(['schema']).out) as Json;
     const { setup, version } = schema.properties as Record<string, Json>;
-    expect(version).toMatchObject({ const: 12 });
+    expect(version).toMatchObject({ const: 13 });
     const properties = setup!.properties as Json;
     expect(Object.keys(properties)).toEqual(expect.arrayContaining(Object.keys(rappelDouble)));
     expect(setup!.required).toEqual(expect.arrayContaining(['persons', 'lines', 'attachments', 'along']));

@@ -7,6 +7,7 @@ import { performance } from 'node:perf_hooks';
 import {
   catchIn,
   catchRuns,
+  drawOf,
   fallOf,
   RUNS,
   scenarioOf,
@@ -45,16 +46,7 @@ console.log(
 );
 
 const random = seeded(1);
-const falls: Fall[] = Array.from({ length: RUNS }, () =>
-  fallOf(scenario, {
-    modulus: random(),
-    slip: random(),
-    ratio: random(),
-    damping: random(),
-    step: random(),
-    slack: random(),
-  }),
-);
+const falls: Fall[] = Array.from({ length: RUNS }, () => fallOf(scenario, drawOf(random)));
 const sums = { climberN: 0, liftM: 0, slipM: 0, piece: 0 };
 const kernelMs = fastest(() => {
   sums.climberN = sums.liftM = sums.slipM = sums.piece = 0;
@@ -80,7 +72,9 @@ else {
         f.belayerSideM,
         f.freeFallM,
         f.ratio,
-        f.modulusN,
+        f.rope.firstN,
+        f.rope.secondN,
+        f.rope.kneeN,
         f.dampingRatio,
         f.slipN,
         f.belayer === 'fixed' ? 1 : 0,

@@ -4,13 +4,14 @@ import {
   atwoodMPerS2,
   belayerLiftM,
   fixedForceN,
+  hangsStillM,
   RUNS,
   simulateCatch,
   TIE_IN_ABOVE_FEET_M,
   wayToPieceM,
   type Fall,
 } from '../catch/index.ts';
-import { fallForceKn, holeNeededMm } from '../connector/index.ts';
+import { holeNeededMm } from '../connector/index.ts';
 import {
   brakeForceN,
   capstanRatio,
@@ -19,12 +20,21 @@ import {
   handForceN,
   tubeExponent,
 } from '../friction/index.ts';
-import { linearDensityKgPerM, ropeModulusKn, usualLoad } from '../gear/index.ts';
+import {
+  fallForceKn,
+  linearDensityKgPerM,
+  oneSpring,
+  sideBySide,
+  springsOf,
+  stretchUnder,
+  usualLoad,
+} from '../gear/index.ts';
 import {
   cordPerWrapMm,
   feedsAboveM,
   forkRatio,
-  groundReachedBelowM,
+  fallsToM,
+  hangsToM,
   haulThreeN,
   hitchReach,
   loopLengthMm,
@@ -70,7 +80,14 @@ const handOn = (diameterMm: number) =>
   handForceN({ massKg: 80, handForceN: null }, dry10).forceN.best;
 const brake = (hangingM: number) =>
   brakeForceN({ massKg: 80, exponent: exactly(0.25 * 2 * Math.PI), ropeKgPerM: exactly(2 * 0.062), hangingM }).best;
-const fall = (f: number) => fallForceKn(80, 24.1, f);
+const ropeOf = (construction: 'single' | 'half' | 'low-stretch', staticStretchPercent: number, impactForceKn: number) =>
+  springsOf({ construction, staticStretchPercent, impactForceKn, stretchTest: 'standard' }).best;
+const eight = ropeOf('single', 8, 9);
+const fall = (f: number) => fallForceKn(eight, 80, f);
+const oneKn = (k: number) => oneSpring(k * 1000);
+const slackOn = (x: number, h: number, kg: number, k: number, legs = 1) =>
+  fallForceKn(sideBySide(oneKn(k), legs), kg, swingOf(x, h).dropM / swingOf(x, h).lineM);
+const tieIn = (r: number) => 4.5 - 0.3 - hangsStillM(eight, 84, 15.5, 19, r);
 const lift = (m1: number, m2: number) => belayerLiftM(4.5, m1, m2, 1.8);
 const FALL: Fall = {
   climberKg: 80,
@@ -79,7 +96,7 @@ const FALL: Fall = {
   belayerSideM: 8,
   freeFallM: 4.5,
   ratio: 1.8,
-  modulusN: 24_100,
+  rope: oneSpring(24_100),
   dampingRatio: 0.15,
   slipN: Infinity,
   belayer: 'fixed',
@@ -99,7 +116,7 @@ const stroke = (eps: number) =>
     heightM: 30,
     stretch: exactly(eps),
   });
-const ground = (eps: number) => groundReachedBelowM(30, exactly(eps), exactly(0.3)).best;
+const ground = (kg: number, percent: number, of: typeof fallsToM) => of(ropeOf('single', percent, 9), kg, 30, 0.3);
 const of = (id: ConstantId) => constant(id);
 /** Two independent errors, in percent, of a product. */
 const spreadPercent = (a: number, b: number): number =>
@@ -239,25 +256,75 @@ const SAID: readonly Said[] = [
     ['0.3', job('belay-second').high],
   ],
   [
-    'single 18 / 24 / 45 kN, half 15 / 20 / 29, low-stretch 25 / 33 / 41',
-    ['18', of('modulusSingleKn').low],
-    ['24', of('modulusSingleKn').best],
-    ['45', of('modulusSingleKn').high],
-    ['15', of('modulusHalfKn').low],
-    ['20', of('modulusHalfKn').best],
-    ['29', of('modulusHalfKn').high],
-    ['25', of('modulusLowStretchKn').low],
-    ['33', of('modulusLowStretchKn').best],
-    ['41', of('modulusLowStretchKn').high],
+    'F1 is 80 g for EN 892 (twin ropes: on the pair), 100 g for EN 1891, 2.4 kN for a stretch by ANSI',
+    ['80', ropeOf('single', 8, 9).kneeN / STANDARD_GRAVITY_M_PER_S2],
+    ['100', ropeOf('low-stretch', 3, 5).kneeN / STANDARD_GRAVITY_M_PER_S2],
+  ],
+  // The label that the checks of the rope are made for.
+  ['by nothing. Checks, 80 kg, 8 % and 9.0 kN:', ['9.0', fallForceKn(eight, 80, 1.77)]],
+  ['is the fall factor. Checks, 80 kg,'],
+  ['Up to the load F1 of its static test it gives e1: k1 = F1 / e1; beyond that F = F1 + k2 (e - e1)'],
+  [
+    "with k2 from the energy of the label's drop test: m g (f + e1 + d) = F1 e1 / 2 + F1 d + (F - F1) d / 2, k2 = (F - F1) / d, never below 0.9 k1",
+    ['0.9', ropeOf('low-stretch', 2, 3).secondN / ropeOf('low-stretch', 2, 3).firstN],
+  ],
+  [
+    'the drop is 80 kg (half rope 55) at f 1.77, low-stretch 100 kg at f 0.3',
+    ['0', fallForceKn(ropeOf('half', 10, 7), 55, 1.77) - 7],
+    ['0', fallForceKn(ropeOf('low-stretch', 3, 5), 100, 0.3) - 5],
+  ],
+  ['Check, 9.0 kN:'],
+  ['| single rope, 8 %, 9.0 kN | 55 kg | 68 kg | 80 kg | 84 kg | 110 kg |'],
+  ['F = m g + sqrt((F1 - m g)² + 2 k2 (m g (f + e1) - F1 e1 / 2)) above the knee. With k1 = k2 that is'],
+  ['Check: 84 kg, 8 %, anchor 20 m, device 1 m, tie-in 4.5 m, slack 0.3 m:'],
+  ['Hanging still the ground is reached from (e H + t) / (1 + e)'],
+  ['what is left of the bounce with 15 % damping', ['15', of('ropeDamping').best * 100]],
+  ['| height from which the ground is reached, H 30 m, t 0.3 m, 9.0 kN | 6 % | 8 % | 10 % |'],
+  ['Check, one spring of 41 kN, 80 kg:'],
+  [
+    '6 / 8 / 10 % give k1 13.1 / 9.81 / 7.85 kN and k2 23.9 / 23.8 / 23.6 kN',
+    ['13.1', ropeOf('single', 6, 9).firstN / 1000],
+    ['9.81', ropeOf('single', 8, 9).firstN / 1000],
+    ['7.85', ropeOf('single', 10, 9).firstN / 1000],
+    ['23.9', ropeOf('single', 6, 9).secondN / 1000],
+    ['23.8', ropeOf('single', 8, 9).secondN / 1000],
+    ['23.6', ropeOf('single', 10, 9).secondN / 1000],
+  ],
+  ['10 % and 7 kN: k2 21.5 kN', ['21.5', ropeOf('half', 10, 7).secondN / 1000]],
+  [
+    '3.5 % and 5 kN: k1 28.0, k2 25.9 kN',
+    ['28.0', ropeOf('low-stretch', 3.5, 5).firstN / 1000],
+    ['25.9', ropeOf('low-stretch', 3.5, 5).secondN / 1000],
+  ],
+  [
+    '| stretch, hanging still, % | 5.5 | 6.8 | 8.0 | 8.2 | 9.2 |',
+    ['5.5', stretchUnder(eight, 55) * 100],
+    ['6.8', stretchUnder(eight, 68) * 100],
+    ['8.0', stretchUnder(eight, 80) * 100],
+    ['8.2', stretchUnder(eight, 84) * 100],
+    ['9.2', stretchUnder(eight, 110) * 100],
+  ],
+  [
+    'Check at 80 kg, 8 %: f 0: 2.01 kN, 0.3: 4.35, 1: 7.01, 2: 9.51',
+    ['2.01', fall(0)],
+    ['4.35', fall(0.3)],
+    ['7.01', fall(1)],
+    ['9.51', fall(2)],
+  ],
+  [
+    'tie-in at 1.38 / 1.94 / 2.14 m for r 1.0 / 1.6 / 2.0',
+    ['1.38', tieIn(1)],
+    ['1.94', tieIn(1.6)],
+    ['2.14', tieIn(2)],
   ],
   ['grooved tube, 10 mm, 230 N: 1.53 kN', ['1.53', (tube(180) * 230) / 1000]],
   [
-    'k 24.1 kN, 80 kg: f 0.1 gives 2.9 kN, 0.3 gives 4.24, 0.5 gives 5.2, 1 gives 6.98, 2 gives 9.52',
-    ['2.9', fall(0.1)],
-    ['4.24', fall(0.3)],
-    ['5.2', fall(0.5)],
-    ['6.98', fall(1)],
-    ['9.52', fall(2)],
+    'f 0.1 gives 3.1 kN, 0.3 gives 4.35, 0.5 gives 5.3, 1 gives 7.01, 2 gives 9.51',
+    ['3.1', fall(0.1)],
+    ['4.35', fall(0.3)],
+    ['5.3', fall(0.5)],
+    ['7.01', fall(1)],
+    ['9.51', fall(2)],
   ],
   [
     'v = sqrt(2 g h), u = v / (1 + r m2 / m1), y = u² / (2 g) * (m1 + r m2) / (r m2 - m1); without bound where m1 >= r m2',
@@ -279,10 +346,11 @@ const SAID: readonly Said[] = [
   ['`wexler-1950`'],
   ['the slack over 3 m of rope', ['3', threshold('secondNearM')]],
   [
-    '80 kg, k 24.1 kN: 0.1 gives 2.9 kN, 0.3 gives 4.24, 0.5 gives 5.2.',
-    ['2.9', fall(0.1)],
-    ['4.24', fall(0.3)],
-    ['5.2', fall(0.5)],
+    '8 % and 9.0 kN: 0.1 gives 3.1 kN, 0.3 gives 4.35, 0.5 gives 5.3.',
+    ['9.0', 9],
+    ['3.1', fall(0.1)],
+    ['4.35', fall(0.3)],
+    ['5.3', fall(0.5)],
   ],
   [
     'n rho g L times 2 to 4: two ropes of 52 g/m, 30 m out: 61 to 122 N',
@@ -293,15 +361,18 @@ const SAID: readonly Said[] = [
   ],
   ['at most 0.05 rad of the fastest swing a step'],
   ['F = m g (1 + sqrt(1 + 2 k h / (m g L_eff)))'],
-  ['L 10 m, a 2, s 0.5, r 1.8, k 24.1 kN, 80 kg: 5.98 kN', ['5.98', fixedForceN(80, 24_100, 4.5, 2, 8, 1.8) / 1000]],
-  ['f 2 without runners 9.52 kN', ['9.52', fixedForceN(80, 24_100, 10, 5, 0, 1) / 1000]],
+  [
+    'L 10 m, a 2, s 0.5, r 1.8, k 24.1 kN, 80 kg: 5.98 kN',
+    ['5.98', fixedForceN(80, oneSpring(24_100), 4.5, 2, 8, 1.8) / 1000],
+  ],
+  ['f 2 without runners 9.52 kN', ['9.52', fixedForceN(80, oneSpring(24_100), 10, 5, 0, 1) / 1000]],
   [
     '80 kg at f 1.77 gives back the impact force',
-    ['0', fallForceKn(80, ropeModulusKn({ ...club.longRope, impactForceKn: 9 }).best, 1.77) - 9],
+    ['0', fallForceKn(springsOf({ ...club.longRope, impactForceKn: 9 }).best, 80, 1.77) - 9],
   ],
   ['80 against 55 kg 1.816 m/s²', ['1.816', atwoodMPerS2(80, 55, 1)]],
   [
-    '**With 15 % damping**: fixed 4.97 kN, free 4.20 kN, lifts 1.92 (here 2.00: the ground is left only when the pull exceeds the weight), 5.37 and 10.1 m',
+    '**With 15 % damping**, one spring: fixed 4.97 kN, free 4.20 kN, lifts 1.92 (here 2.00: the ground is left only when the pull exceeds the weight), 5.37 and 10.1 m',
     ['15', of('ropeDamping').best * 100],
     ['4.97', damped({}).climberN / 1000],
     ['4.20', damped({ belayer: 'free' }).climberN / 1000],
@@ -327,9 +398,28 @@ const SAID: readonly Said[] = [
   ['tolerance 1e-10) to 0.3 %'],
   ['**10,000 falls**', ['0', RUNS - 10_000]],
   [
-    '(eps H + t)/(1 + eps). Check: 30 m and 0.3 m: 2.5 m at 8 %, 1.3 m at 3.5 %',
-    ['2.5', ground(0.08)],
-    ['1.3', ground(0.035)],
+    '| 68 kg, lowest point, m | 3.0 | 3.6 | 4.2 |',
+    ['3.0', ground(68, 6, fallsToM)],
+    ['3.6', ground(68, 8, fallsToM)],
+    ['4.2', ground(68, 10, fallsToM)],
+  ],
+  [
+    '| 68 kg, hanging still, m | 1.7 | 2.2 | 2.6 |',
+    ['1.7', ground(68, 6, hangsToM)],
+    ['2.2', ground(68, 8, hangsToM)],
+    ['2.6', ground(68, 10, hangsToM)],
+  ],
+  [
+    '| 110 kg, lowest point, m | 4.0 | 4.6 | 5.2 |',
+    ['4.0', ground(110, 6, fallsToM)],
+    ['4.6', ground(110, 8, fallsToM)],
+    ['5.2', ground(110, 10, fallsToM)],
+  ],
+  [
+    '| 110 kg, hanging still, m | 2.3 | 2.8 | 3.3 |',
+    ['2.3', ground(110, 6, hangsToM)],
+    ['2.8', ground(110, 8, hangsToM)],
+    ['3.3', ground(110, 10, hangsToM)],
   ],
   [
     'mu 0.1: 1.73, mu 0.3: 1.39, a ring without friction 2; 100 kg on a ring 1.96 kN and with a jerk 3.92',
@@ -352,10 +442,13 @@ const SAID: readonly Said[] = [
     ['2.83', swingOf(5, 3).dropM],
   ],
   [
-    '(4, 4), 80 kg, 41 kN: 5.2 kN on 5.66 m (over the height alone, 4 m, it would be 6.0)',
-    ['5.2', fallForceKn(80, 41, swingOf(4, 4).dropM / swingOf(4, 4).lineM)],
+    '(4, 4) 5.2 kN on 5.66 m (over the height alone, 4 m, it would be 6.0), on a moving line 7.0 kN; 84 kg, 33 kN, (3, 6): 3.4 and 4.3 kN',
+    ['5.2', slackOn(4, 4, 80, 41)],
     ['5.66', swingOf(4, 4).lineM],
-    ['6.0', fallForceKn(80, 41, swingOf(4, 4).dropM / 4)],
+    ['6.0', fallForceKn(oneKn(41), 80, swingOf(4, 4).dropM / 4)],
+    ['7.0', slackOn(4, 4, 80, 41, 2)],
+    ['3.4', slackOn(3, 6, 84, 33)],
+    ['4.3', slackOn(3, 6, 84, 33, 2)],
   ],
   [
     'Check, 80 kg: 289 N at 0.9, 322 at 0.8, 400 at 0.6',
@@ -388,9 +481,9 @@ const SAID: readonly Said[] = [
   ],
   ['the way until it bites over 2 m of rope', ['2', threshold('soloNearM')]],
   [
-    'one minds from 3 kN and stops from the 4 kN that EN 567 asks without damage; without teeth one minds from 4 kN and stops from the 6 kN of EN 353-2',
-    ['3', threshold('soloTeethMindKn')],
+    'above 4 kN, which EN 567 asks without damage to the rope, one minds; _Stop_ above 6.5 kN with teeth, above the 6 kN of EN 353-2 without',
     ['4', of('teethHurtSheathKn').low],
+    ['6.5', of('teethHurtSheathKn').high],
     ['6', threshold('arrestMostKn')],
   ],
   [

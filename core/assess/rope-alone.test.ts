@@ -1,13 +1,20 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { gripHeights } from '../between/index.ts';
-import { staticStretch, type Device } from '../gear/index.ts';
-import { feedingWeightKg, feedsAboveM, groundReachedBelowM, meetsWithM } from '../geometry/index.ts';
+import { springsOf, staticStretch, storedJPerM, type Device } from '../gear/index.ts';
+import {
+  fallsToM,
+  feedingWeightKg,
+  feedsAboveM,
+  groundReachedBelowM,
+  hangsToM,
+  meetsWithM,
+} from '../geometry/index.ts';
 import { hanging, held, holdsFromRig } from '../hold/index.ts';
 import { contextOf } from '../parts/index.ts';
 import { variation, wellRigged, withFields, withItem, type Attachment, type Setup } from '../rig/index.ts';
 import { changed, club, filled, SETUPS } from '../samples/index.ts';
-import { exactly, interval } from '../units/index.ts';
+import { exactly, STANDARD_GRAVITY_M_PER_S2 } from '../units/index.ts';
 import { assess } from './index.ts';
 
 const family = (wanted: Device['family']) => club.otherDevices.find((d) => d.family === wanted)!;
@@ -23,10 +30,39 @@ const said = (setup: Setup, code: string) => assess(setup).findings.find((f) => 
 const number = (setup: Setup, code: string, key: string) => said(setup, code).numbers.find((n) => n.key === key)!.value;
 
 describe('where a fall reaches the ground, and where a rope runs by itself', () => {
-  // Check values of mechanics, worked by hand: (eps H + travel) / (1 + eps).
-  it('30 m of rope and 0.3 m of travel: 2.5 m at 8 %, 1.3 m at 3.5 %', () => {
-    expect(groundReachedBelowM(30, exactly(0.08), exactly(0.3)).best).toBeCloseTo(2.5, 1);
-    expect(groundReachedBelowM(30, exactly(0.035), exactly(0.3)).best).toBeCloseTo(1.3, 1);
+  // judgement.md's figures of mechanics for 30 m of rope and 0.3 m of travel, 9.0 kN; a tenth of a metre as printed.
+  it.each([
+    [68, 6, 3.0, 1.7],
+    [68, 8, 3.6, 2.2],
+    [68, 10, 4.2, 2.6],
+    [110, 6, 4.0, 2.3],
+    [110, 8, 4.6, 2.8],
+    [110, 10, 5.2, 3.3],
+  ])('%s kg on a rope of %s %%: %s m at the lowest point, %s m hanging still', (massKg, percent, falls, hangs) => {
+    const { best } = springsOf({ ...club.longRope, impactForceKn: 9, staticStretchPercent: percent });
+    expect(Math.abs(fallsToM(best, massKg, 30, 0.3) - falls)).toBeLessThan(0.06);
+    expect(Math.abs(hangsToM(best, massKg, 30, 0.3) - hangs)).toBeLessThan(0.06);
+  });
+  it('the lowest point is where the energy of the fall is in the rope (searched), and the bounce lies between the two ends', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 15, max: 200, noNaN: true }),
+        fc.double({ min: 2, max: 100, noNaN: true }),
+        fc.double({ min: 0, max: 1.5, noNaN: true }),
+        fc.constantFrom(club.longRope, club.thickRope, club.thinRope),
+        (massKg, ropeM, travelM, rope) => {
+          const springs = springsOf(rope);
+          const lowest = fallsToM(springs.best, massKg, ropeM, travelM);
+          const strain = (lowest - travelM) / (ropeM - lowest);
+          const lost = massKg * STANDARD_GRAVITY_M_PER_S2 * lowest;
+          expect(storedJPerM(springs.best, strain) * (ropeM - lowest)).toBeCloseTo(lost, 5);
+          expect(hangsToM(springs.best, massKg, ropeM, travelM)).toBeLessThanOrEqual(lowest + 1e-9);
+          const { low, best, high } = groundReachedBelowM(ropeM, springs, massKg, exactly(travelM));
+          expect([low, best, high].every((h) => h >= 0 && h <= ropeM)).toBe(true);
+          expect(best).toBeLessThanOrEqual(lowest + 1e-9);
+        },
+      ),
+    );
   });
   it('10 N of drag and 62 g/m: from 16.4 m on; 1 kg on the end takes all but 0.3 m of it', () => {
     expect(feedsAboveM(exactly(10), exactly(0.062), 0).best).toBeCloseTo(16.4, 1);
@@ -39,27 +75,24 @@ describe('where a fall reaches the ground, and where a rope runs by itself', () 
     expect(meetsWithM(exactly(0.1), exactly(0.08), 0.1).best).toBe(0);
     expect(meetsWithM(exactly(0.5), exactly(0), 0.1).best).toBeGreaterThan(400);
   });
-  it('laws: more stretch, travel or rope never lowers the height; more weight never raises it', () => {
-    const m = fc.double({ min: 0, max: 100, noNaN: true });
-    const eps = fc.double({ min: 0, max: 0.15, noNaN: true });
+  it('laws: more mass, travel or rope never lowers the height; more weight on the end never raises where it feeds', () => {
+    const m = fc.double({ min: 0.1, max: 100, noNaN: true });
+    const kg = fc.double({ min: 15, max: 150, noNaN: true });
+    const springs = springsOf(club.longRope);
+    const all = (h: number, massKg: number, t: number) => {
+      const { low, best, high } = groundReachedBelowM(h, springs, massKg, exactly(t));
+      return [low, best, high];
+    };
     fc.assert(
-      fc.property(m, eps, m, m, eps, m, (h, e, t, more, stretch, travel) => {
-        const base = groundReachedBelowM(h, exactly(e), exactly(t)).best;
-        expect(groundReachedBelowM(h + more, exactly(e), exactly(t)).best).toBeGreaterThanOrEqual(base);
-        expect(groundReachedBelowM(h, exactly(e), exactly(t + travel)).best).toBeGreaterThanOrEqual(base);
-        // Only as long as the travel itself stays below the rope.
-        if (t <= h)
-          expect(groundReachedBelowM(h, exactly(e + stretch), exactly(t)).best).toBeGreaterThanOrEqual(base - 1e-9);
+      fc.property(m, kg, m, m, (h, massKg, t, more) => {
+        const base = all(h, massKg, t);
+        const worse = [all(h + more, massKg, t), all(h, massKg + more, t), all(h, massKg, t + more)];
+        for (const list of worse) list.forEach((x, i) => expect(x).toBeGreaterThanOrEqual(base[i]! - 1e-9));
         expect(feedsAboveM(exactly(h), exactly(0.05), t).best).toBeGreaterThanOrEqual(
           feedsAboveM(exactly(h), exactly(0.05), t + more).best,
         );
       }),
     );
-  });
-  it('a rope of unknown kind stretches like any; EN 892 and EN 1891 are the upper ends', () => {
-    expect(staticStretch({ construction: 'single' }).high).toBe(0.1);
-    expect(staticStretch({ construction: 'low-stretch' }).high).toBe(0.05);
-    expect(staticStretch({ construction: 'other' })).toEqual(interval(0.02, 0.08, 0.1));
   });
 });
 
@@ -68,19 +101,19 @@ describe('alone on a top rope', () => {
     changed(withItem(solo, 'device', device), { device: { slackM } });
   it('slack: not said, little, much; with teeth it is a stop earlier', () => {
     expect(found(withDevice(grab, null), 'solo.fall')).toEqual(['untested']);
-    expect(found(withDevice(grab, 0.05), 'solo.fall')).toEqual(['clear']);
-    expect(found(withDevice(toothed, 0), 'solo.fall')).toEqual(['clear']);
-    expect(found(withDevice(toothed, 0.2), 'solo.fall')).toEqual(['mind']);
-    expect(found(withDevice(toothed, 0.6), 'solo.fall')).toEqual(['stop']);
-    expect(found(withDevice(grab, 0.6), 'solo.fall')).toEqual(['mind']);
+    for (const device of [grab, toothed]) {
+      expect(found(withDevice(device, 0), 'solo.fall')).toEqual(['clear']);
+      expect(found(withDevice(device, 0.2), 'solo.fall')).toEqual(['mind']);
+      expect(found(withDevice(device, 1.6), 'solo.fall')).toEqual(['stop']);
+    }
     expect(found(withDevice(grab, 2), 'solo.fall')).toEqual(['stop']);
   });
   // From memory, with its interval: a grab runs 0.02 / 0.1 / 0.3 m before it bites and drags with 5 / 10 / 20 N.
-  it('what a grab runs before it bites adds to the slack: 0.1 m over 2 m of rope is a factor of 0.06, 0.1 and 0.2', () => {
-    const factor = number(withDevice(grab, 0.1), 'solo.fall', 'factor');
-    expect(factor.low).toBeCloseTo(0.06, 12);
-    expect(factor.best).toBeCloseTo(0.1, 12);
-    expect(factor.high).toBeCloseTo(0.2, 12);
+  it('what a grab runs before it bites adds to the slack: 0.1 m are a fall of 0.12, 0.2 and 0.4 m', () => {
+    const fall = number(withDevice(grab, 0.1), 'solo.fall', 'fall');
+    expect(fall.low).toBeCloseTo(0.12, 12);
+    expect(fall.best).toBeCloseTo(0.2, 12);
+    expect(fall.high).toBeCloseTo(0.4, 12);
   });
   it('what a grab drags with asks for as much weight on the end: 5, 10 and 20 N are 0.51, 1.02 and 2.04 kg', () => {
     const wanted = number(withDevice(grab, 0.1), 'solo.feed', 'wanted');
@@ -88,16 +121,16 @@ describe('alone on a top rope', () => {
     expect(wanted.best).toBeCloseTo(10 / 9.80665, 12);
     expect(wanted.high).toBeCloseTo(20 / 9.80665, 12);
   });
-  // Common practice and EN 567, EN 353-2: with teeth one minds from 3 kN and stops from 4, without from 4 and 6.
-  it('the force decides, from both sides of each limit', () => {
+  // EN 567 and EN 353-2: one minds from 4 kN, stops from 6.5 with teeth and from 6 without. Nobody is there to help: the upper end counts.
+  it('the upper end of the force decides, from both sides of each limit', () => {
     const seen = new Set<string>();
     for (const [device, mind, stop] of [
-      [toothed, 3, 4],
+      [toothed, 4, 6.5],
       [grab, 4, 6],
     ] as const)
       for (let slackM = 0; slackM <= 2; slackM += 0.02) {
         const setup = withDevice(device, slackM);
-        const kn = number(setup, 'solo.fall', 'force').best;
+        const kn = number(setup, 'solo.fall', 'force').high;
         const expected = kn > stop ? 'stop' : kn > mind ? 'mind' : 'clear';
         expect(said(setup, 'solo.fall').severity, `${device.name}, ${slackM} m, ${kn} kN`).toBe(expected);
         seen.add(`${device.id} ${expected}`);
@@ -153,7 +186,9 @@ describe('alone on a top rope', () => {
   });
   it('what is about the rope is said once, however many sit on it; each of them keeps its own doubt', () => {
     const two = changed(filled(wellRigged(variation('second-grab').add(SETUPS['self-belay-top-rope'])!)), {});
-    for (const code of ['solo.feed', 'fit.rope-not-for-job']) expect(found(two, code), code).toHaveLength(1);
+    expect(found(two, 'solo.feed')).toHaveLength(1);
+    // Low-stretch rope is the usual rope here.
+    expect(found(two, 'fit.rope-not-for-job')).toEqual([]);
     expect(said(two, 'solo.feed').subject).toEqual(expect.arrayContaining(['device', 'grab-device']));
     expect(found(two, 'solo.fall')).toHaveLength(2);
   });
@@ -282,7 +317,7 @@ describe('two that grip one rope', () => {
       'meets',
     );
     // The gap at its least: 900 - 200 - two times 10 of measuring - a body of 160; less 100, over 5 % or 10 % of stretch.
-    expect(meets.best).toBeCloseTo((0.52 - 0.1) / staticStretch(club.thickRope).high, 1);
+    expect(meets.best).toBeCloseTo((0.52 - 0.1) / staticStretch(club.thickRope, club.tomas.massKg).high, 1);
   });
   it('the upper one that takes the lower one along is said once, where the two are judged', () => {
     const two = rigged([

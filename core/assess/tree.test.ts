@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { oneSpring, pullN, sideBySide, springsOf, storedJPerM, type TwoSprings } from '../gear/index.ts';
 import { redirectWeights } from '../geometry/index.ts';
 import { fillTemplate, METRIC } from '../finding/index.ts';
 import {
@@ -150,19 +151,29 @@ describe('out along a limb', () => {
     expect(value(heavy, 'tree.limb-slack', 'force').best).toBeGreaterThan(6);
     expect(severity(heavy, 'tree.limb-slack')).toBe('stop');
   });
-  it('(4, 4), 80 kg, low-stretch of 41 kN: 1.66 m of slack, 5.2 kN on the 5.66 m of line that are out, by energy', () => {
+  it('(4, 4), 80 kg: 1.66 m of slack on the 5.66 m of line that are out; of a moving line both legs catch, by energy', () => {
     const s = withItem(limb(4, 4, { comingBack: 'slack' }), 'climber', { ...club.tomas, massKg: 80 });
     expect(value(s, 'tree.limb-slack', 'slack').best).toBeCloseTo(1.66, 2);
-    // Half k x x / L = m g (s + x), searched: not the closed form that the core uses.
-    const [k, ropeM, fallM, weight] = [41, Math.hypot(4, 4), Math.hypot(4, 4) - 4, 0.0980665 * 8];
-    let [low, high] = [0, 50];
-    for (let i = 0; i < 200; i++) {
-      const x = (low + high) / 2;
-      if ((k * x * x) / (2 * ropeM) < weight * (fallM + x)) low = x;
-      else high = x;
-    }
-    expect(value(s, 'tree.limb-slack', 'force').high).toBeCloseTo((k * low) / ropeM, 3);
-    expect((k * low) / ropeM).toBeCloseTo(5.2, 1);
+    // L W(x / L) = m g (s + x), searched: not the closed form that the core uses.
+    const [ropeM, fallM, weightN] = [Math.hypot(4, 4), Math.hypot(4, 4) - 4, 80 * 9.80665];
+    const byEnergyKn = (rope: TwoSprings) => {
+      let [low, high] = [0, 50];
+      for (let i = 0; i < 200; i++) {
+        const x = (low + high) / 2;
+        if (ropeM * storedJPerM(rope, x / ropeM) < weightN * (fallM + x)) low = x;
+        else high = x;
+      }
+      return pullN(rope, low / ropeM) / 1000;
+    };
+    const rope = s.lines.flatMap((l) => (l.kind === 'doubled' ? [] : (l.rope.item ?? [])))[0]!;
+    const legs = s.job === 'tree-moving' ? 2 : 1;
+    expect(value(s, 'tree.limb-slack', 'force').high).toBeCloseTo(
+      byEnergyKn(sideBySide(springsOf(rope).hard, legs)),
+      3,
+    );
+    // One spring of 41 kN: 5.2 kN on a stationary line, 7.0 on a moving one.
+    expect(byEnergyKn(oneSpring(41_000))).toBeCloseTo(5.2, 1);
+    expect(byEnergyKn(oneSpring(82_000))).toBeCloseTo(7.0, 1);
   });
   it.each([
     ['none', undefined],

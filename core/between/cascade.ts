@@ -69,7 +69,9 @@ export const cascadeJudge: Judge = {
     if (deviceOf(lower) && !item) return [];
     const ropes = ropesIn(ctx.index, lower.end);
     if (!ropes) return [];
-    return [cascade(upper, lower, gapMm(upper, lower, ctx), ctx, staticStretch(ropes.ropeA))];
+    const wearer = lower.root.kind === 'harness' ? ctx.index.person(lower.root.person)?.item : null;
+    const stretch = wearer ? staticStretch(ropes.ropeA, wearer.massKg) : null;
+    return [cascade(upper, lower, gapMm(upper, lower, ctx), ctx, stretch)];
   },
   reads: (ref, ctx) => {
     const lower = lowerOf(ref, ctx);
@@ -82,7 +84,13 @@ export const cascadeJudge: Judge = {
   },
 };
 
-function cascade(upper: Attachment, lower: Attachment, gap: Interval | null, ctx: Context, stretch: Interval): Finding {
+function cascade(
+  upper: Attachment,
+  lower: Attachment,
+  gap: Interval | null,
+  ctx: Context,
+  stretch: Interval | null,
+): Finding {
   const item = deviceOf(lower)?.item;
   const subject = [lower.end.id, upper.end.id] as const;
   const [up, low] = [literal(upper.label.toLowerCase()), literal(lower.label.toLowerCase())];
@@ -96,7 +104,7 @@ function cascade(upper: Attachment, lower: Attachment, gap: Interval | null, ctx
       remedy: 'Try it low above the ground: push the upper one onto it while it carries you.',
     });
   const ropeM = ctx.setup.site.anchorHeightM;
-  if (gap === null || ropeM <= 0)
+  if (gap === null || ropeM <= 0 || stretch === null)
     return finding({
       code: 'between.cascade',
       severity: 'untested',
@@ -105,8 +113,15 @@ function cascade(upper: Attachment, lower: Attachment, gap: Interval | null, ctx
       because:
         gap === null
           ? 'A length of tether, cord or connector is not entered.'
-          : 'How much rope is above, and gives, follows from the height of the anchor, which is not said.',
-      remedy: gap === null ? 'Measure both tethers under load.' : 'Enter the height of the anchor.',
+          : stretch === null
+            ? 'Who hangs on it is not chosen.'
+            : 'How much rope is above, and gives, follows from the height of the anchor, which is not said.',
+      remedy:
+        gap === null
+          ? 'Measure both tethers under load.'
+          : stretch === null
+            ? 'Choose who hangs on it.'
+            : 'Enter the height of the anchor.',
     });
   const meets = meetsWithM(scale(gap, 1 / 1000), stretch, threshold('cascadeTravelM'));
   const reaches = meets.low < ropeM;

@@ -77,7 +77,7 @@ export function strokeFigures(loop: Attachment, ctx: Context): StrokeFigures | n
     tetherMm: lengths.tetherMm,
     footLoopMm: lengths.footLoopMm,
     heightM,
-    stretch: staticStretch(ropes.ropeA),
+    stretch: staticStretch(ropes.ropeA, lengths.person.massKg),
   });
   return { ...lengths, ...stroke, loop, heightM };
 }

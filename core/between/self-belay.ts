@@ -1,11 +1,19 @@
-import { fallForceKn } from '../connector/index.ts';
 import { finding, type Finding, type Ref, type Severity } from '../finding/index.ts';
-import { linearDensityKgPerM, staticStretch, traitsOf, type Device, type Rope } from '../gear/index.ts';
+import {
+  fallForceKn,
+  linearDensityKgPerM,
+  overSprings,
+  stretchUnder,
+  traitsOf,
+  type Device,
+  type Rope,
+  type RopeSprings,
+} from '../gear/index.ts';
 import { feedingWeightKg, feedsAboveM, groundReachedBelowM } from '../geometry/index.ts';
 import { about, type Context, type Judge } from '../parts/index.ts';
 import { deviceOf, linesOf, type Attachment, type RigLine } from '../rig/index.ts';
 import { constant, threshold } from '../sources/index.ts';
-import { exactly, interval, plus, scale, type Interval } from '../units/index.ts';
+import { exactly, interval, plus, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../units/index.ts';
 
 /** A grab that somebody climbs with alone, on a rope from above. */
 export const isSelfBelay = (a: Attachment, ctx: Context): boolean =>
@@ -21,7 +29,7 @@ interface Solo {
   readonly line: RigLine;
   readonly slackM: number | null;
   readonly massKg: number;
-  readonly modulusKn: Interval;
+  readonly springs: RopeSprings;
   readonly anchorM: number;
   readonly endWeightKg: number;
 }
@@ -41,7 +49,7 @@ function soloOf(ref: Ref, ctx: Context): Solo | null {
     line,
     slackM: end.slackM,
     massKg: person.massKg,
-    modulusKn: load.modulusKn,
+    springs: load.springs,
     anchorM,
     endWeightKg: line.endWeightKg ?? 0,
   };
@@ -80,9 +88,9 @@ export function soloCurves(ctx: Context): SoloCurve[] {
     .flatMap((a): SoloCurve[] => {
       const solo = soloOf(a.end.id, ctx);
       if (!solo || solo.slackM === null) return [];
-      const { rope, anchorM, slackM, endWeightKg } = solo;
+      const { rope, springs, massKg, anchorM, slackM, endWeightKg } = solo;
       const fallM = plus(exactly(slackM), constant('grabTravelM'));
-      const groundM = groundReachedBelowM(anchorM, staticStretch(rope), fallM);
+      const groundM = groundReachedBelowM(anchorM, springs, massKg, fallM);
       const [from, to] = [groundM.best, anchorM - threshold('soloNearM')];
       const points = Array.from({ length: to > from ? STEPS + 1 : 0 }, (_, i) => {
         const heightM = from + ((to - from) * i) / STEPS;
@@ -102,79 +110,93 @@ export function soloCurves(ctx: Context): SoloCurve[] {
 }
 const STEPS = 24;
 
-const forceAt = ({ massKg, modulusKn }: Solo, fallM: Interval, ropeM: number): Interval =>
+const forceAt = ({ massKg, springs }: Solo, fallM: Interval, ropeM: number): Interval =>
   interval(
-    fallForceKn(massKg, modulusKn.low, fallM.low / ropeM),
-    fallForceKn(massKg, modulusKn.best, fallM.best / ropeM),
-    fallForceKn(massKg, modulusKn.high, fallM.high / ropeM),
+    fallForceKn(springs.soft, massKg, fallM.low / ropeM),
+    fallForceKn(springs.best, massKg, fallM.best / ropeM),
+    fallForceKn(springs.hard, massKg, fallM.high / ropeM),
   );
 
-/** The worst place for slack is just below the anchor, where little rope stretches. */
+/**
+ * The worst place for slack is just below the anchor, where little rope stretches. Nobody is there to help: the upper end of the force decides, and no fall
+ * is called soft. Common practice; the limits are those of EN 567 and EN 353-2.
+ */
 function jolt(solo: Solo): Finding {
-  const { ref, device, slackM } = solo;
+  const { ref, device, slackM, massKg } = solo;
   if (slackM === null)
     return finding({
       code: 'solo.fall',
       severity: 'untested',
       subject: [ref],
-      says: 'It is not said how much slack there can be above you.',
-      because:
-        'A grab that did not run along lets you fall into what it left, and close to the anchor that is a hard jerk.',
+      says: 'Not entered yet: how much slack there can be above you.',
+      because: 'A device that did not run along lets you fall into what it left. Close to the anchor that is hard.',
       remedy: 'Say how much slack gathers before you see it and pull it through.',
     });
   const { teeth } = traitsOf(device.family);
   const nearM = threshold('soloNearM');
   const fallM = plus(exactly(slackM), constant('grabTravelM'));
-  const factor = interval(fallM.low / nearM, fallM.best / nearM, fallM.high / nearM);
   const forceKn = forceAt(solo, fallM, nearM);
-  const [minds, stops] = teeth
-    ? [threshold('soloTeethMindKn'), constant('teethHurtSheathKn').low]
-    : [constant('teethHurtSheathKn').low, threshold('arrestMostKn')];
-  const severity: Severity = forceKn.best > stops ? 'stop' : forceKn.best > minds ? 'mind' : 'clear';
+  const mind = constant('teethHurtSheathKn').low;
+  const stop = teeth ? constant('teethHurtSheathKn').high : threshold('arrestMostKn');
+  const severity: Severity = forceKn.high > stop ? 'stop' : forceKn.high > mind ? 'mind' : 'clear';
   return finding({
     code: 'solo.fall',
     severity,
     subject: [ref],
-    says:
-      severity === 'clear'
-        ? 'Just below the anchor a fall into this slack is a soft one.'
-        : teeth
-          ? `Just below the anchor a fall into this slack ${severity === 'stop' ? 'tears' : 'can tear'} the sheath: the device has teeth.`
-          : 'Just below the anchor a fall into this slack is a hard jerk.',
-    because:
-      'With {near} of rope above, {slack} of slack and what the device runs before it bites are {factor~} of its length: {force~}.',
+    says: `Just below the anchor a fall into this slack puts {force~} on you: up to {weights} times your weight.`,
+    because: `You fall {fall~}: {slack} of slack and what the device runs before it bites. Only {near} of rope stretch there. {limit} are ${
+      teeth
+        ? severity === 'stop'
+          ? 'where teeth tear the sheath'
+          : 'where teeth begin to hurt the sheath'
+        : severity === 'stop'
+          ? 'the most a fall arrester may put on a person'
+          : 'where a fall begins to hurt'
+    }.`,
     remedy:
       severity === 'clear'
         ? ''
-        : 'Stop climbing a body length below the anchor, keep the rope tight, or use a device without teeth.',
+        : `Stop climbing a body length below the anchor and keep the rope tight${teeth ? ', or use a device without teeth' : ''}.`,
     numbers: [
-      { key: 'near', label: 'Rope above', quantity: 'lengthM', value: exactly(nearM) },
-      { key: 'slack', label: 'Slack', quantity: 'lengthM', value: exactly(slackM) },
-      { key: 'factor', label: 'Fall factor', quantity: 'ratio', value: factor },
       { key: 'force', label: 'Force on you', quantity: 'strengthKn', value: forceKn },
+      {
+        key: 'weights',
+        label: 'Force over your weight, at most',
+        quantity: 'ratio',
+        value: exactly((forceKn.high * 1000) / (massKg * STANDARD_GRAVITY_M_PER_S2)),
+      },
+      { key: 'fall', label: 'Fall', quantity: 'lengthM', value: fallM },
+      { key: 'slack', label: 'Slack', quantity: 'lengthM', value: exactly(slackM) },
+      { key: 'near', label: 'Rope above', quantity: 'lengthM', value: exactly(nearM) },
+      {
+        key: 'limit',
+        label: 'Limit',
+        quantity: 'strengthKn',
+        value: exactly(severity === 'stop' ? stop : mind),
+      },
     ],
   });
 }
 
-function ground({ ref, rope, slackM, anchorM }: Solo): Finding {
+function ground({ ref, springs, massKg, slackM, anchorM }: Solo): Finding {
   const travel = plus(exactly(slackM ?? 0), constant('grabTravelM'));
-  const stretch = staticStretch(rope);
-  const heightM = groundReachedBelowM(anchorM, stretch, travel);
+  const heightM = groundReachedBelowM(anchorM, springs, massKg, travel);
+  const sink = overSprings(springs, (rope) => stretchUnder(rope, massKg));
   const severity: Severity = heightM.best > threshold('soloGroundMindM') ? 'mind' : 'clear';
   return finding({
     code: 'solo.ground',
     severity,
     subject: [ref],
-    says: `Below {height~} a fall ends on the ground.`,
+    says: 'Below about {height~} a fall can reach the ground.',
     because:
-      'So far the rope stretches under you, with the slack and what the device runs before it bites. Sitting in at the ground takes up {sink~} of it.',
+      'So far you come down until the rope holds: slack, what the device runs, and the stretch. At the lowest point of a fall the rope stretches further than when you hang still. Sitting in at the ground takes up {sink~}.',
     remedy:
       severity === 'clear'
-        ? 'Sit in and pull through before the first moves, until it carries you.'
-        : 'Stretch the rope before the first moves: sit into it, pull through, and again, until it carries you with the feet down. A low-stretch rope gives half as much.',
+        ? 'Sit in and pull through before the first moves, until the rope carries you.'
+        : 'Before the first moves sit in and pull through, again and again, until the rope carries you with the feet down. A low-stretch rope stretches less than half as much and is the usual rope for this.',
     numbers: [
       { key: 'height', label: 'Feet above the ground', quantity: 'lengthM', value: heightM },
-      { key: 'sink', label: 'Rope that sitting in takes up', quantity: 'lengthM', value: scale(stretch, anchorM) },
+      { key: 'sink', label: 'Rope that sitting in takes up', quantity: 'lengthM', value: scale(sink, anchorM) },
     ],
   });
 }

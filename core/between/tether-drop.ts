@@ -1,10 +1,9 @@
-import { fallForceKn } from '../connector/index.ts';
 import { finding, literal, type Finding, type Severity } from '../finding/index.ts';
-import { traitsOf, type Person } from '../gear/index.ts';
+import { factorForForce, fallForceKn, traitsOf, type Person, type TwoSprings } from '../gear/index.ts';
 import type { Context } from '../parts/index.ts';
 import { deviceOf, type Attachment } from '../rig/index.ts';
 import { constant, threshold } from '../sources/index.ts';
-import { exactly, interval, plus, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../units/index.ts';
+import { exactly, interval, plus, scale, type Interval } from '../units/index.ts';
 import { gripHeights, underOf } from './cascade.ts';
 
 /** What one falls when the grip that does not catch opens at the worst moment: standing up, before the other one is moved along. */
@@ -13,8 +12,10 @@ export interface Drop {
   readonly catches: Attachment;
   readonly dropM: Interval;
   readonly forceKn: Interval;
-  /** Rope above, from which on such a fall stays below what the catching grip may take, m. */
+  /** Rope above, from which on such a fall stays below what does no harm, m. */
   readonly harmlessFromM: number;
+  /** The same at the bad end, against what the catching grip is not to take at all, m. */
+  readonly heldFromM: number;
   readonly limitKn: number;
   readonly teeth: boolean;
 }
@@ -29,7 +30,7 @@ interface Standing {
 
 /**
  * A fall onto the lower of two grips through its slack tether. With the foot loop at the upper grip the tie-in has risen by a stroke while the lower grip stayed; with the
- * foot loop at the lower one, the tether of that one is slack by what stands between tie-in and grip. The force is that of Wexler with `soloNearM` of rope above; null while a
+ * foot loop at the lower one, the tether of that one is slack by what stands between tie-in and grip. The force is that of a fall with `soloNearM` of rope above; null while a
  * part is not known, or where there is no second grip on this rope.
  */
 export function dropOf({ grip, above, person, strokeMm, standingGapMm }: Standing, ctx: Context): Drop | null {
@@ -52,26 +53,40 @@ export function dropOf({ grip, above, person, strokeMm, standingGapMm }: Standin
     : none(strokeMm);
   const dropM = plus(scale(slackMm, 1 / 1000), constant('grabTravelM'));
   const nearM = threshold('soloNearM');
-  const k = load.modulusKn;
-  const at2 = (modulusKn: number, m: number) => fallForceKn(person.massKg, modulusKn, m / nearM);
+  const { soft, best, hard } = load.springs;
+  const force = (rope: TwoSprings, m: number) => fallForceKn(rope, person.massKg, m / nearM);
   const teeth = item ? traitsOf(item.family).teeth : false;
-  const limitKn = teeth ? constant('teethHurtSheathKn').low : threshold('arrestMostKn');
-  const weightKn = (person.massKg * STANDARD_GRAVITY_M_PER_S2) / 1000;
-  // Wexler, solved for the fall factor that gives the limit.
-  const factor = (((limitKn / weightKn - 1) ** 2 - 1) * weightKn) / (2 * k.best);
+  const [limitKn, mostKn] = teeth
+    ? [constant('teethHurtSheathKn').low, constant('teethHurtSheathKn').high]
+    : [threshold('arrestMostKn'), threshold('arrestMostKn')];
+  const ropeFor = (rope: TwoSprings, m: number, kn: number) => {
+    const factor = factorForForce(rope, person.massKg, kn);
+    return factor > 0 ? m / factor : Infinity;
+  };
   return {
     lets: upper,
     catches: lower,
     dropM,
-    forceKn: interval(at2(k.low, dropM.low), at2(k.best, dropM.best), at2(k.high, dropM.high)),
-    harmlessFromM: factor > 0 ? dropM.best / factor : Infinity,
+    forceKn: interval(force(soft, dropM.low), force(best, dropM.best), force(hard, dropM.high)),
+    harmlessFromM: ropeFor(best, dropM.best, limitKn),
+    heldFromM: ropeFor(hard, dropM.high, mostKn),
     limitKn,
     teeth,
   };
 }
 
-export function dropFinding({ lets, catches, dropM, forceKn, harmlessFromM, limitKn, teeth }: Drop): Finding {
-  const severity: Severity = harmlessFromM > threshold('dropHarmlessWithinM') ? 'mind' : 'clear';
+export function dropFinding({
+  lets,
+  catches,
+  dropM,
+  forceKn,
+  harmlessFromM,
+  heldFromM,
+  limitKn,
+  teeth,
+}: Drop): Finding {
+  const near = threshold('dropHarmlessWithinM');
+  const severity: Severity = Math.max(harmlessFromM, heldFromM) > near ? 'mind' : 'clear';
   const always = !Number.isFinite(harmlessFromM);
   const low = literal(catches.label.toLowerCase());
   return finding({

@@ -1,5 +1,5 @@
-import { fallForceKn } from '../connector/index.ts';
 import { finding, type Finding, type Severity } from '../finding/index.ts';
+import { fallForceKn, overSprings, strandsOf } from '../gear/index.ts';
 import { redirectWeights, swingOf, type Swing } from '../geometry/index.ts';
 import { about, type Context, type Judge } from '../parts/index.ts';
 import type { Limb, Tree } from '../rig/index.ts';
@@ -186,14 +186,15 @@ function redirect({ redirectDeg: bend }: Tree, ctx: Context): Finding[] {
   ];
 }
 
-/** Back at the stem with the line as long as it was out there: the fall into that slack, by Wexler, on the whole line that is out; null while rope or person is not known. */
+/** Back at the stem with the line as long as it was out there: the fall into that slack on the whole line that is out; null while rope or person is not known. */
 function slackForceKn({ lineM, dropM }: Swing, ctx: Context): Interval | null {
   const person = ctx.setup.persons[0]!.item;
   const carries = ctx.setup.attachments.find((a) => a.use === 'carries' && a.end.kind !== 'knot');
-  const k = carries ? ctx.load(carries)?.modulusKn : undefined;
-  if (!person || !k) return null;
-  const at = (modulusKn: number) => fallForceKn(person.massKg, modulusKn, dropM / lineM);
-  return interval(at(k.low), at(k.best), at(k.high));
+  const springs = carries ? ctx.load(carries)?.springs : undefined;
+  if (!person || !springs) return null;
+  // Both legs of a moving line catch.
+  const legs = ctx.setup.job === 'tree-moving' ? 2 : 1;
+  return overSprings(strandsOf(springs, legs), (rope) => fallForceKn(rope, person.massKg, dropM / lineM));
 }
 
 function stored({ comingBack }: Tree, { dropM }: Swing, forceKn: Interval | null): Finding {

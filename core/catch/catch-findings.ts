@@ -1,19 +1,20 @@
 import { finding, type Finding } from '../finding/index.ts';
 import { threshold } from '../sources/index.ts';
-import { exactly, scale } from '../units/index.ts';
+import { exactly, interval, scale } from '../units/index.ts';
 import type { CatchRuns } from './runs.ts';
-import { pastBelay } from './question.ts';
-import { BEST, fallOf, isFixed, wayLeftM, type Scenario } from './scenario.ts';
+import { groundFall, pastBelay } from './question.ts';
+import { BEST, fallOf, isFixed, TIE_IN_ABOVE_FEET_M, wayLeftM, type Draw, type Scenario } from './scenario.ts';
 
-/** "In 7 of 100 falls"; what happens in less than one of a hundred is not rounded to none. */
+/** "In 7 of 100 calculated falls"; what happens in less than one of a hundred is not rounded to none. */
 export function ofHundred(share: number): string {
-  if (share === 0) return 'In none of the falls';
-  if (share < 0.01) return 'In fewer than 1 of 100 falls';
-  return share >= 0.995 ? 'In every fall' : `In ${Math.round(share * 100)} of 100 falls`;
+  if (share === 0) return 'In none of the calculated falls';
+  if (share < 0.01) return 'In fewer than 1 of 100 calculated falls';
+  return share >= 0.995 ? 'In every calculated fall' : `In ${Math.round(share * 100)} of 100 calculated falls`;
 }
 
 /** What many falls of one scenario say. */
 export function catchFindings(scenario: Scenario, result: CatchRuns): Finding[] {
+  if (groundFall(scenario.question)) return [toGround(scenario)];
   return [
     pastBelay(scenario.question) ? past(scenario, result) : firstPiece(scenario, result),
     clearance(result),
@@ -39,7 +40,10 @@ function firstPiece(scenario: Scenario, { share, spread }: CatchRuns): Finding {
     because: held
       ? `The pull goes to the anchor${direct ? '' : ' of the belayer'}, and the catch is harder for it.`
       : `There are {way} from the device to it; the belayer is lifted by {lift~}.${reachesPiece > 0 ? ' There a cam is pressed open, a hand is drawn in and lets go.' : ''}`,
-    remedy: reachesPiece > 0 ? 'See below which change helps most; then look again.' : '',
+    remedy:
+      reachesPiece > 0
+        ? 'Try the changes listed below. Move closer to the wall, add friction, or use a heavier belayer.'
+        : '',
     numbers: [
       {
         key: 'way',
@@ -54,18 +58,32 @@ function firstPiece(scenario: Scenario, { share, spread }: CatchRuns): Finding {
 
 /** A fall past the belay: nothing takes it but the device and what it hangs on. */
 function past(scenario: Scenario, { spread }: CatchRuns): Finding {
-  const fall = fallOf(scenario, BEST);
+  // Of what is uncertain only the slack changes how deep it is.
+  const over = (of: (draw: Draw) => number) => {
+    const [low, best, high] = [0.05, 0.5, 0.95].map((slack) => of({ ...BEST, slack })) as [number, number, number];
+    return interval(Math.min(low, best, high), best, Math.max(low, best, high));
+  };
   const direct = scenario.deviceOn === 'anchor';
   return finding({
     code: 'catch.past-belay',
     severity: 'stop',
     subject: ['belayer'],
     says: 'Nothing above the stance is clipped: a fall goes past the belay.',
-    because: `It is {free} deep before the rope comes tight, {factor} as deep as the rope that is out is long, and pulls the ${direct ? 'anchor' : 'belayer and the anchor'} down with {force~}. Load and brake strand hang side by side there: a tube hardly brakes, and whether a cam grips is for its maker to say.`,
+    because: `It is {free~} deep before the rope comes tight, {factor~} as deep as the rope that is out is long, and pulls the ${direct ? 'anchor' : 'belayer and the anchor'} down with {force~}. Load and brake strand hang side by side there: a tube brakes very little in this direction. Check your device’s instructions for a downward pull.`,
     remedy: 'Clip a good piece before the leader leaves the stance.',
     numbers: [
-      { key: 'free', label: 'Fall before the rope comes tight', quantity: 'lengthM', value: exactly(fall.freeFallM) },
-      { key: 'factor', label: 'Fall factor', quantity: 'ratio', value: exactly(fall.freeFallM / fall.climberSideM) },
+      {
+        key: 'free',
+        label: 'Fall before the rope comes tight',
+        quantity: 'lengthM',
+        value: over((d) => fallOf(scenario, d).freeFallM),
+      },
+      {
+        key: 'factor',
+        label: 'Fall factor',
+        quantity: 'ratio',
+        value: over((d) => fallOf(scenario, d).freeFallM / fallOf(scenario, d).climberSideM),
+      },
       { key: 'force', label: 'Force on the belay', quantity: 'strengthKn', value: scale(spread.pieceN, 0.001) },
     ],
   });
@@ -79,10 +97,33 @@ function clearance({ share, spread }: CatchRuns): Finding {
     code: 'catch.clearance',
     severity: stop ? 'stop' : near || reachesGround > 0 ? 'mind' : 'clear',
     subject: ['climber'],
-    says: `${ofHundred(reachesGround)} the climber meets ground or ledge.`,
-    because: 'At the lowest point {left~} are left below the feet.',
-    remedy: stop || near ? 'Less slack, a piece sooner, the belayer close to the wall; no fall here until then.' : '',
+    says: `${ofHundred(reachesGround)} the climber hits the ground or the ledge.`,
+    because: 'At the lowest point {left~} are left below the feet. What the calculation leaves out is listed below.',
+    remedy:
+      stop || near
+        ? 'Keep less slack, clip a piece sooner, and stand close to the wall. Do not fall here until then.'
+        : '',
     numbers: [{ key: 'left', label: 'Left below the feet', quantity: 'lengthM', value: spread.clearanceM }],
+  });
+}
+
+/** From the ground with nothing clipped: no rope holds it. */
+function toGround({ question }: Scenario): Finding {
+  return finding({
+    code: 'catch.clearance',
+    severity: 'stop',
+    subject: ['climber'],
+    says: 'Nothing is clipped yet: a fall ends on the ground.',
+    because: 'Your feet are {feet} above it. The rope cannot hold you before the first piece is clipped.',
+    remedy: 'Spot the climber, clip the first piece from the ground with a stick, or climb back down.',
+    numbers: [
+      {
+        key: 'feet',
+        label: 'Feet above the ground',
+        quantity: 'lengthM',
+        value: exactly(Math.max(0, question.climberM - TIE_IN_ABOVE_FEET_M - question.ledgeM)),
+      },
+    ],
   });
 }
 
@@ -123,7 +164,8 @@ function hand({ spread, palmJ }: CatchRuns): Finding {
         ? 'Rope runs through the hand and can burn it.'
         : 'The rope hardly runs through the hand.',
     because: '{slip~} of rope run through it; {heat~} go into the palm.',
-    remedy: stop || mind ? 'Gloves, a device that brakes more with this rope, or more friction above.' : '',
+    remedy:
+      stop || mind ? 'Wear gloves, use a device that grips this rope better, or add friction at the first piece.' : '',
     numbers: [
       { key: 'slip', label: 'Rope through the hand', quantity: 'lengthM', value: spread.slipM },
       { key: 'heat', label: 'Heat in the palm', quantity: 'energyJ', value: palmJ },

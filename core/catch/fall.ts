@@ -1,3 +1,5 @@
+import type { TwoSprings } from '../gear/index.ts';
+
 /** Everything that decides how one fall runs, from the moment the rope comes tight. */
 export interface Fall {
   /** With gear, kg, > 0. */
@@ -12,8 +14,8 @@ export interface Fall {
   readonly freeFallM: number;
   /** Force on the climber's side of the runners over the force on the belayer's, while rope runs towards the climber; r >= 1. */
   readonly ratio: number;
-  /** Modulus of the rope k: force over strain, N, > 0. */
-  readonly modulusN: number;
+  /** How the rope gives. */
+  readonly rope: TwoSprings;
   /** Damping of the rope as a share of the critical one, for the climber on a belay that does not give, >= 0. */
   readonly dampingRatio: number;
   /** Force at which rope runs through the device, N, > 0; Infinity where none does. */

@@ -1,6 +1,6 @@
 import { handOffIn } from '../fit/index.ts';
 import { handForceN } from '../friction/index.ts';
-import { diameterOf } from '../gear/index.ts';
+import { diameterOf, ropeLengthM } from '../gear/index.ts';
 import {
   belaysFromHarness,
   brakerOf,
@@ -14,7 +14,7 @@ import {
   type RigIndex,
 } from '../rig/index.ts';
 import { constant } from '../sources/index.ts';
-import type { FallQuestion } from './question.ts';
+import type { FallLimits, FallQuestion } from './question.ts';
 import type { Scenario } from './scenario.ts';
 
 /** The attachment by which somebody on the ground holds a leader or somebody on a top rope; undefined in other rigs. */
@@ -55,6 +55,20 @@ export function usualQuestion(index: RigIndex): FallQuestion {
   return { ...kept, climberM: Math.max(2, top / 2), lastPieceM: top, firstPieceM: top, secondPieceM: null };
 }
 
+const piecesOf = ({ setup }: RigIndex): number[] =>
+  setup.lines.flatMap((l) => (l.kind === 'led' ? l.runners.map((r) => r.heightM) : []));
+
+/** What the rope and the wall of a rig can hold. */
+export function limitsOf(index: RigIndex, a: Attachment): FallLimits {
+  const ropes = ropesIn(index, a.end);
+  const { anchorHeightM } = index.setup.site;
+  return {
+    led: linesOf(index, a.end)[0]?.kind === 'led',
+    ropeM: ropes ? ropeLengthM(ropes.ropeA).high : null,
+    topM: anchorHeightM > 0 ? anchorHeightM : null,
+  };
+}
+
 /** What of a rig a fall needs and is not chosen yet, for the reader. */
 export type Missing = 'the climber' | 'the belayer' | 'the device' | 'the rope';
 
@@ -93,12 +107,15 @@ export function scenarioOf(
       belayerKg: braker.item.massKg,
       belayer: braker.stands === 'anchored' ? 'anchored' : 'free',
       deviceOn: 'harness',
-      modulusKn: load.modulusKn,
+      springs: load.springs,
       slipKn: (runs ? load.slipKn : null) ?? held,
       // Past the belay the load pulls down beside the hand, and the strands are hardly bent.
       slipPastKn: (runs ? slipOf(index, a, 0) : null) ?? held,
       handN: runs ? handForceN(braker.item, { diameterMm: diameterMm.best, weather }).forceN : null,
       ratio: constant(over ? 'runnerRatio' : 'runnersRatio'),
+      led: !over,
+      piecesM: piecesOf(index),
+      reachM: climber.armReachMm / 1000,
     },
   };
 }

@@ -1,16 +1,26 @@
 export { catchFindings, ofHundred } from './catch-findings.ts';
-export { atwoodMPerS2, belayerLiftM, fixedForceN } from './closed-forms.ts';
+export { atwoodMPerS2, belayerLiftM, fixedForceN, hangsStillM } from './closed-forms.ts';
 export type { CatchMoment, Caught, Fall } from './fall.ts';
-export { catchIn, scenarioOf, usualQuestion, type Missing } from './from-rig.ts';
-export { fallQuestionSchema, isChoiceKey, pastBelay, questionIssues, type FallQuestion } from './question.ts';
+export { heightsFindings, heightsOf, type Heights, type Spot } from './heights.ts';
+export { catchIn, limitsOf, scenarioOf, usualQuestion, type Missing } from './from-rig.ts';
+export {
+  fallQuestionSchema,
+  groundFall,
+  isChoiceKey,
+  pastBelay,
+  questionIssues,
+  type FallLimits,
+  type FallQuestion,
+  type QuestionIssue,
+} from './question.ts';
 export { catchRuns, FIGURES, RUNS, seeded, type Bar, type CatchRuns, type FigureId } from './runs.ts';
 export {
   BEST,
   clearanceM,
+  drawOf,
   DEVICE_HEIGHT_M,
   fallOf,
   isFixed,
-  leads,
   REMEDIES,
   TIE_IN_ABOVE_FEET_M,
   valueAt,

@@ -1,6 +1,6 @@
 import type { Interval } from '../units/index.ts';
 import type { Caught } from './fall.ts';
-import { BEST, clearanceM, fallOf, palmJ, type Draw, type Scenario } from './scenario.ts';
+import { BEST, clearanceM, drawOf, fallOf, palmJ, type Scenario } from './scenario.ts';
 import { simulateCatch } from './simulate.ts';
 
 export const RUNS = 10_000;
@@ -71,14 +71,7 @@ export function catchRuns(scenario: Scenario, runs: number, seed: number, onDone
   let reachesGround = 0;
   let lifted = 0;
   for (let i = 0; i < runs; i += 1) {
-    const draw: Draw = {
-      modulus: random(),
-      slip: random(),
-      ratio: random(),
-      damping: random(),
-      step: random(),
-      slack: random(),
-    };
+    const draw = drawOf(random);
     const fall = fallOf(scenario, draw);
     const caught = simulateCatch(fall);
     values.climberN[i] = caught.climberN;

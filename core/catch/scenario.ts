@@ -1,7 +1,8 @@
+import type { RopeSprings, TwoSprings } from '../gear/index.ts';
 import { constant, threshold } from '../sources/index.ts';
 import { interval, type Interval } from '../units/index.ts';
 import type { Caught, Fall } from './fall.ts';
-import { pastBelay, type FallQuestion } from './question.ts';
+import { groundFall, pastBelay, type FallQuestion } from './question.ts';
 import { wayToPieceM } from './simulate.ts';
 
 /** One fall as it is known: what is not known for sure is an interval. */
@@ -13,8 +14,8 @@ export interface Scenario {
   readonly belayer: 'free' | 'anchored';
   /** On the belayer's harness, or directly on the anchor: then nobody is drawn anywhere. */
   readonly deviceOn: 'harness' | 'anchor';
-  /** k of the rope, kN. */
-  readonly modulusKn: Interval;
+  /** How the rope gives. */
+  readonly springs: RopeSprings;
   /** Force at which rope runs through the device, kN; the load pulls away from the brake hand, up towards a piece. */
   readonly slipKn: Interval;
   /** The same where the load pulls down beside the brake strand, as in a fall past the belay, kN. */
@@ -23,6 +24,12 @@ export interface Scenario {
   readonly handN: Interval | null;
   /** r of the line of runners. */
   readonly ratio: Interval;
+  /** Led, or from a rope that runs over an anchor. */
+  readonly led: boolean;
+  /** Pieces of the whole route above the ground, m; empty where they are not said, and on a top rope. */
+  readonly piecesM: readonly number[];
+  /** How far above the harness the climber clips, m. */
+  readonly reachM: number;
 }
 
 /** Height of the device of somebody who stands, m. */
@@ -36,7 +43,7 @@ const LEAST_SIDE_M = 0.3;
 
 /** What is drawn anew in every run, each apart: a share of its way from low over best to high. */
 export interface Draw {
-  readonly modulus: number;
+  readonly rope: number;
   readonly slip: number;
   readonly ratio: number;
   readonly damping: number;
@@ -44,8 +51,18 @@ export interface Draw {
   readonly slack: number;
 }
 
+/** Everything drawn anew. */
+export const drawOf = (random: () => number): Draw => ({
+  rope: random(),
+  slip: random(),
+  ratio: random(),
+  damping: random(),
+  step: random(),
+  slack: random(),
+});
+
 /** Best value of everything. */
-export const BEST: Draw = { modulus: 0.5, slip: 0.5, ratio: 0.5, damping: 0.5, step: 0.5, slack: 0.5 };
+export const BEST: Draw = { rope: 0.5, slip: 0.5, ratio: 0.5, damping: 0.5, step: 0.5, slack: 0.5 };
 
 /**
  * Value of an interval at a share between 0 and 1 under a triangle: low at 0, high at 1, most often near the best value. At the share 0.5 the best
@@ -59,18 +76,34 @@ export function valueAt({ low, best, high }: Interval, share: number): number {
     : high - Math.sqrt((1 - share) * (high - low) * (high - best));
 }
 
-/** Nobody knows the slack in the rope to a hand's width: a third less, or half as much again. */
-const slackOf = ({ slackM }: FallQuestion): Interval => interval(slackM * (2 / 3), slackM, slackM * 1.5);
+/** A rope between the softest and the hardest one: both springs and the knee by the same share. */
+export const ropeAt = ({ soft, best, hard }: RopeSprings, share: number): TwoSprings => {
+  const at = (key: keyof TwoSprings): number => {
+    const [low, high] = [Math.min(soft[key], hard[key]), Math.max(soft[key], hard[key])];
+    return valueAt({ low, best: Math.min(high, Math.max(low, best[key])), high }, share);
+  };
+  return { firstN: at('firstN'), secondN: at('secondN'), kneeN: at('kneeN') };
+};
 
-/** Is the climber above the last piece, so that the fall goes past it? On a top rope never. */
-export const leads = (q: FallQuestion): boolean => pastBelay(q) || q.climberM > q.lastPieceM;
+/** Nobody knows the slack in the rope to a hand's width: a third less, or half as much again. */
+export const slackOf = ({ slackM }: FallQuestion): Interval => interval(slackM * (2 / 3), slackM, slackM * 1.5);
 
 /** Does nothing move the device: tied down, on the anchor, or pulled down onto the anchor by a fall past it? */
 export const isFixed = ({ belayer, deviceOn, question }: Scenario): boolean =>
-  belayer === 'anchored' || deviceOn === 'anchor' || pastBelay(question);
+  belayer === 'anchored' || deviceOn === 'anchor' || question.clipped === 'none';
+
+/** A fall that no rope holds: from where the feet are to what they meet. */
+function fallToGround(scenario: Scenario, draw: Draw): Fall {
+  const { climberM, ledgeM } = scenario.question;
+  return {
+    ...fallPast(scenario, draw),
+    freeFallM: Math.max(0, climberM - TIE_IN_ABOVE_FEET_M - ledgeM),
+    roomM: 0,
+  };
+}
 
 /** A fall that nothing but the belay holds: the whole rope out is between climber and device, and it runs over nothing. */
-function fallPast({ question: q, climberKg, belayerKg, slipPastKn, modulusKn, deviceOn }: Scenario, draw: Draw): Fall {
+function fallPast({ question: q, climberKg, belayerKg, slipPastKn, springs, deviceOn }: Scenario, draw: Draw): Fall {
   const slackM = valueAt(slackOf(q), draw.slack);
   const aboveM = Math.max(0, q.climberM - DEVICE_HEIGHT_M);
   const freeFallM = 2 * aboveM + slackM;
@@ -83,7 +116,7 @@ function fallPast({ question: q, climberKg, belayerKg, slipPastKn, modulusKn, de
     belayerSideM: 0,
     freeFallM,
     ratio: 1,
-    modulusN: valueAt(modulusKn, draw.modulus) * 1000,
+    rope: ropeAt(springs, draw.rope),
     dampingRatio: valueAt(constant('ropeDamping'), draw.damping),
     slipN: valueAt(slipPastKn, draw.slip) * 1000,
     belayer: 'fixed',
@@ -100,6 +133,7 @@ function fallPast({ question: q, climberKg, belayerKg, slipPastKn, modulusKn, de
 export function fallOf(scenario: Scenario, draw: Draw): Fall {
   const { question: q, climberKg, belayerKg } = scenario;
   if (pastBelay(q)) return fallPast(scenario, draw);
+  if (groundFall(q)) return fallToGround(scenario, draw);
   const slackM = valueAt(slackOf(q), draw.slack);
   const aboveM = q.climberM - q.lastPieceM;
   const sideM = Math.abs(aboveM);
@@ -113,7 +147,7 @@ export function fallOf(scenario: Scenario, draw: Draw): Fall {
     belayerSideM: toFirstM + Math.max(0, q.lastPieceM - q.firstPieceM) + slackM,
     freeFallM,
     ratio: valueAt(scenario.ratio, draw.ratio),
-    modulusN: valueAt(scenario.modulusKn, draw.modulus) * 1000,
+    rope: ropeAt(scenario.springs, draw.rope),
     dampingRatio: valueAt(constant('ropeDamping'), draw.damping),
     slipN: valueAt(scenario.slipKn, draw.slip) * 1000,
     belayer: isFixed(scenario) ? 'fixed' : 'free',
@@ -149,7 +183,7 @@ export const REMEDIES = {
   'second-piece': {
     label: 'Clip the second piece, then come back and unclip the first',
     apply: (s: Scenario) =>
-      !pastBelay(s.question) &&
+      s.question.clipped === 'pieces' &&
       s.question.secondPieceM !== null &&
       s.question.secondPieceM > s.question.firstPieceM &&
       s.question.secondPieceM <= s.question.lastPieceM
@@ -159,7 +193,7 @@ export const REMEDIES = {
   'at-the-wall': {
     label: 'Stand half a metre from the wall',
     apply: (s: Scenario) =>
-      !pastBelay(s.question) && s.question.besideM > 0.5 ? withQuestion(s, { besideM: 0.5 }) : null,
+      s.question.clipped === 'pieces' && s.question.besideM > 0.5 ? withQuestion(s, { besideM: 0.5 }) : null,
   },
   'step-up': {
     label: 'Step up with the catch',
@@ -168,7 +202,8 @@ export const REMEDIES = {
   },
   'less-slack': {
     label: 'Take in to a hand’s width of slack',
-    apply: (s: Scenario) => (s.question.slackM > 0.2 ? withQuestion(s, { slackM: 0.2 }) : null),
+    apply: (s: Scenario) =>
+      !groundFall(s.question) && s.question.slackM > 0.2 ? withQuestion(s, { slackM: 0.2 }) : null,
   },
   ballast: {
     label: `A rucksack of ${threshold('ballastKg')} kg on the belayer`,
@@ -177,7 +212,7 @@ export const REMEDIES = {
   resistor: {
     label: 'A connector that adds friction in the first piece',
     apply: (s: Scenario) => {
-      if (pastBelay(s.question)) return null;
+      if (s.question.clipped === 'none') return null;
       const more = constant('resistorRatio');
       const { ratio } = s;
       return { ...s, ratio: interval(ratio.low * more.low, ratio.best * more.best, ratio.high * more.high) };
@@ -190,12 +225,14 @@ export const REMEDIES = {
   direct: {
     label: 'Belay directly from an anchor that is beyond doubt',
     apply: (s: Scenario) =>
-      s.deviceOn === 'harness' && s.belayer === 'free' ? { ...s, deviceOn: 'anchor' as const } : null,
+      s.deviceOn === 'harness' && s.belayer === 'free' && !groundFall(s.question)
+        ? { ...s, deviceOn: 'anchor' as const }
+        : null,
   },
 } as const satisfies Record<string, { readonly label: string; readonly apply: (s: Scenario) => Scenario | null }>;
 export type RemedyId = keyof typeof REMEDIES;
 
-const withQuestion = (s: Scenario, patch: Partial<FallQuestion>): Scenario => ({
+export const withQuestion = (s: Scenario, patch: Partial<FallQuestion>): Scenario => ({
   ...s,
   question: { ...s.question, ...patch },
 });

@@ -1,10 +1,21 @@
 import fc from 'fast-check';
 import { Solver } from 'odex';
 import { describe, expect, it } from 'vitest';
+import { oneSpring, springsOf, type TwoSprings } from '../gear/index.ts';
+import { club } from '../samples/index.ts';
 import { threshold } from '../sources/index.ts';
-import { fixedForceN, simulateCatch, wayToPieceM, type CatchMoment, type Fall } from './index.ts';
+import { fixedForceN, hangsStillM, simulateCatch, wayToPieceM, type CatchMoment, type Fall } from './index.ts';
 
 const G = 9.80665;
+/** 8 % under 80 kg and 9.0 kN: 9.81 and 23.8 kN, the knee at 785 N. */
+const LABELLED = springsOf(club.longRope).best;
+const anyRope = fc
+  .record({
+    firstN: fc.double({ min: 7_000, max: 45_000, noNaN: true }),
+    secondN: fc.double({ min: 15_000, max: 45_000, noNaN: true }),
+    kneeN: fc.double({ min: 500, max: 2_400, noNaN: true }),
+  })
+  .map((x): TwoSprings => x);
 /** The fall of judgement.md: L 10 m, a 2, s 0.5, r 1.8, k 24.1 kN, belayer straight below the first runner. */
 const FALL: Fall = {
   climberKg: 80,
@@ -13,7 +24,7 @@ const FALL: Fall = {
   belayerSideM: 8,
   freeFallM: 4.5,
   ratio: 1.8,
-  modulusN: 24_100,
+  rope: oneSpring(24_100),
   dampingRatio: 0,
   slipN: Infinity,
   belayer: 'fixed',
@@ -33,8 +44,8 @@ const within = (value: number, wanted: number, share: number) =>
 
 describe('closed forms', () => {
   it('Wexler 1950 over runners: 5.98 kN on a belay that does not give', () => {
-    within(run({}).climberN, fixedForceN(80, 24_100, 4.5, 2, 8, 1.8), CLOSE);
-    expect(fixedForceN(80, 24_100, 4.5, 2, 8, 1.8) / 1000).toBeCloseTo(5.98, 2);
+    within(run({}).climberN, fixedForceN(80, oneSpring(24_100), 4.5, 2, 8, 1.8), CLOSE);
+    expect(fixedForceN(80, oneSpring(24_100), 4.5, 2, 8, 1.8) / 1000).toBeCloseTo(5.98, 2);
   });
   it('without runners: f 2 gives 9.52 kN (Wexler 1950)', () => {
     const fall = { climberSideM: 5, belayerSideM: 0, freeFallM: 10, ratio: 1 };
@@ -53,15 +64,35 @@ describe('closed forms', () => {
           belayerSideM: fc.double({ min: 0.5, max: 40, noNaN: true }),
           freeFallM: fc.double({ min: 0, max: 10, noNaN: true }),
           ratio: fc.double({ min: 1, max: 3, noNaN: true }),
-          modulusN: fc.double({ min: 15_000, max: 45_000, noNaN: true }),
+          rope: anyRope,
         }),
         (f) => {
-          const wanted = fixedForceN(f.climberKg, f.modulusN, f.freeFallM, f.climberSideM, f.belayerSideM, f.ratio);
+          const wanted = fixedForceN(f.climberKg, f.rope, f.freeFallM, f.climberSideM, f.belayerSideM, f.ratio);
           // A step may land beside the peak by half of itself: the angle of a step squared over eight.
           within(run(f).climberN, wanted, 0.002);
         },
       ),
     );
+  });
+  it('two springs: 80 kg at factor 2 on a rope of 8 % and 9.0 kN: 9.51 kN, at 0.3 4.35, hanging into it 2.01', () => {
+    const one = { rope: LABELLED, climberSideM: 5, belayerSideM: 0, ratio: 1 };
+    within(run({ ...one, freeFallM: 10 }).climberN, 9510, 1e-3);
+    within(run({ ...one, freeFallM: 1.5 }).climberN, 4350, 1.5e-3);
+    within(run({ ...one, freeFallM: 0 }).climberN, 2006, 1.5e-3);
+  });
+  // A climber of 84 kg at 4.5 m below an anchor at 20 m, device at 1 m, slack 0.3 m, 8 %: tie-in at 1.38, 1.94 and 2.14 m.
+  it.each([
+    [1, 1.38],
+    [1.6, 1.94],
+    [2, 2.14],
+  ])('somebody who hangs still on a top rope, friction %s of the anchor: tie-in at %s m', (ratio, heightM) => {
+    const downM = hangsStillM(LABELLED, 84, 15.5, 19, ratio);
+    expect(4.5 - 0.3 - downM).toBeCloseTo(heightM, 1.5);
+    // The motion ends there, or by what friction at the anchor keeps of it above.
+    let last = 0;
+    const fall = { rope: LABELLED, climberKg: 84, climberSideM: 15.5, belayerSideM: 19, ratio, freeFallM: 0 };
+    simulateCatch({ ...FALL, ...fall, dampingRatio: 1.2 }, (m) => (last = m.downM), 12);
+    within(last, downM, 0.01);
   });
   it('the piece carries both strands: F (1 + 1/r)', () => {
     const { climberN, pieceN } = run({});
@@ -73,7 +104,7 @@ describe('closed forms', () => {
       ratio: 1,
       belayerKg: 55,
       freeFallM: 0.5,
-      modulusN: 24_100,
+      rope: oneSpring(24_100),
       dampingRatio: 1,
       belayer: 'free' as const,
     };
@@ -174,11 +205,37 @@ describe('against an independent solver (extrapolation of Gragg, Bulirsch and St
       'light belayer, aside of the wall',
       { stepUpMPerS: 2, belayerKg: 55, besideM: 3, firstPieceM: 5, belayerSideM: 9 },
     ],
-    ['short stiff rope', { stepUpMPerS: 1, climberSideM: 1, belayerSideM: 3, modulusN: 45_000, freeFallM: 2.5 }],
+    ['short stiff rope', { stepUpMPerS: 1, climberSideM: 1, belayerSideM: 3, rope: oneSpring(45_000), freeFallM: 2.5 }],
     ['without runner friction', { stepUpMPerS: 1.5, ratio: 1 }],
+    ['two springs', { stepUpMPerS: 1.5, rope: LABELLED }],
+    ['two springs, without friction', { stepUpMPerS: 1.5, rope: LABELLED, ratio: 1 }],
+    ['two springs, a small fall about the knee', { stepUpMPerS: 2.5, rope: LABELLED, freeFallM: 0.3, belayerKg: 60 }],
+    [
+      'two springs far apart, belayer aside of the wall',
+      {
+        stepUpMPerS: 1,
+        rope: { firstN: 8_000, secondN: 45_000, kneeN: 2_400 },
+        besideM: 2,
+        firstPieceM: 6,
+        belayerKg: 60,
+      },
+    ],
   ])('%s', (_, change) => {
     const fall: Fall = { ...DAMPED, belayer: 'free', ...change };
-    const { climberKg: m1, belayerKg: m2, ratio: r, modulusN: k, climberSideM: a, belayerSideM: b } = fall;
+    const { climberKg: m1, belayerKg: m2, ratio: r, rope, climberSideM: a, belayerSideM: b } = fall;
+    const k = Math.max(rope.firstN, rope.secondN);
+    const strain = (n: number) =>
+      n < rope.kneeN ? n / rope.firstN : rope.kneeN / rope.firstN + (n - rope.kneeN) / rope.secondN;
+    /** The force whose two sides together are so long: halved until it is found. */
+    const pull = (stretchM: number) => {
+      let [low, high] = [0, 1e6];
+      for (let i = 0; i < 60; i += 1) {
+        const n = (low + high) / 2;
+        if (a * strain(n) + b * strain(n / r) < stretchM) low = n;
+        else high = n;
+      }
+      return low;
+    };
     const effectiveM = a + b / r;
     const tauS = (2 * fall.dampingRatio) / Math.sqrt(k / (effectiveM * m1));
     const reachM = Math.hypot(fall.besideM, fall.firstPieceM - fall.deviceM);
@@ -186,7 +243,7 @@ describe('against an independent solver (extrapolation of Gragg, Bulirsch and St
       const reach = Math.hypot(px, py);
       const stretch = y - (reachM - reach);
       const rate = v + (px * vx + py * vy) / reach;
-      return (k * Math.max(0, stretch + tauS * rate)) / effectiveM;
+      return pull(Math.max(0, stretch + tauS * rate));
     };
     const mine: CatchMoment[] = [];
     simulateCatch(fall, (m) => mine.push(m));
@@ -231,7 +288,7 @@ describe('laws', () => {
       belayerSideM: fc.double({ min: 3, max: 25, noNaN: true }),
       freeFallM: fc.double({ min: 0.2, max: 8, noNaN: true }),
       ratio: fc.double({ min: 1, max: 2.5, noNaN: true }),
-      modulusN: fc.double({ min: 18_000, max: 45_000, noNaN: true }),
+      rope: anyRope,
       dampingRatio: fc.double({ min: 0.02, max: 0.3, noNaN: true }),
       slipN: fc.constantFrom(900, 1500, 4000, Infinity),
       belayer: fc.constantFrom('fixed', 'free'),
@@ -288,7 +345,7 @@ describe('laws', () => {
       climberSideM: 0.5,
       belayerSideM: 3,
       ratio: 1,
-      modulusN: 26_264,
+      rope: oneSpring(26_264),
       dampingRatio: 0.02,
       slipN: 1500,
       belayer: 'free' as const,
@@ -305,7 +362,7 @@ describe('laws', () => {
       fc.property(anyFall, (f) => {
         const { climberN, belayerN, reachedPiece } = simulateCatch({ ...f, dampingRatio: 0 });
         fc.pre(!reachedPiece);
-        const most = fixedForceN(f.climberKg, f.modulusN, f.freeFallM, f.climberSideM, f.belayerSideM, f.ratio);
+        const most = fixedForceN(f.climberKg, f.rope, f.freeFallM, f.climberSideM, f.belayerSideM, f.ratio);
         expect(climberN).toBeLessThanOrEqual(most * SLACK);
         // Rounding only: the device lets rope run at exactly this force.
         expect(belayerN).toBeLessThanOrEqual(f.slipN * (1 + 1e-9));

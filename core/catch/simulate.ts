@@ -1,3 +1,4 @@
+import { pullN, storedJPerM, strainAt, type TwoSprings } from '../gear/index.ts';
 import { threshold } from '../sources/index.ts';
 import { STANDARD_GRAVITY_M_PER_S2 } from '../units/index.ts';
 import type { CatchMoment, Caught, Fall } from './fall.ts';
@@ -22,7 +23,27 @@ export const wayToPieceM = ({
   Math.max(0, Math.hypot(besideM, firstPieceM - deviceM) - DEVICE_AND_ARM_M);
 
 /**
- * One fall, from the moment the rope comes tight until climber and belayer have both turned. Two bodies; the rope a spring with a damper on each
+ * Force on the side of a runner that is pulled through, N, while both sides together are stretched by `stretchM` and the other one carries 1 / r of it: the side that carries
+ * more passes its knee first. The other one has `otherM` of rope.
+ */
+function sharedN(
+  { firstN, secondN, kneeN }: TwoSprings,
+  pulledM: number,
+  otherM: number,
+  r: number,
+  stretchM: number,
+): number {
+  const soft = pulledM / firstN + otherM / (r * firstN);
+  const first = kneeN * soft;
+  if (stretchM <= first) return stretchM / soft;
+  const mixed = pulledM / secondN + otherM / (r * firstN);
+  const second = first + (r - 1) * kneeN * mixed;
+  if (stretchM <= second) return kneeN + (stretchM - first) / mixed;
+  return r * kneeN + (stretchM - second) / (pulledM / secondN + otherM / (r * secondN));
+}
+
+/**
+ * One fall, from the moment the rope comes tight until climber and belayer have both turned. Two bodies; the rope two springs in a row of loads, with a damper, on each
  * side of the last runner, with dry friction over the runners (rope moves only where the forces on both sides differ by more than the ratio) and
  * in the device above its slip force; the belayer a point that the rope pulls towards the first runner, standing on the ground with shoes that
  * hold, stopped by the wall, by a tether and by the runner. Leapfrog in time; friction by return to the limit in every step.
@@ -33,13 +54,14 @@ export const wayToPieceM = ({
  * @param untilS when given, it is followed so long, whatever has come to rest.
  */
 export function simulateCatch(fall: Fall, each?: (moment: CatchMoment) => void, untilS?: number): Caught {
-  const { climberKg: m1, belayerKg: m2, ratio: r, modulusN: k, slipN, besideM, roomM } = fall;
+  const { climberKg: m1, belayerKg: m2, ratio: r, rope, slipN, besideM, roomM } = fall;
   const a = fall.climberSideM;
   const b = fall.belayerSideM;
   const fixed = fall.belayer === 'fixed';
   const { tetherM } = fall;
   const tethered = tetherM < Infinity;
-  // The swing that damping is a share of, on a belay that does not give.
+  // The swing that damping is a share of, on a belay that does not give; the harder spring sets the pace.
+  const k = Math.max(rope.firstN, rope.secondN);
   const effectiveM = a + b / r;
   const swing = Math.sqrt(k / (effectiveM * m1));
   const tauS = (2 * fall.dampingRatio) / swing;
@@ -91,9 +113,9 @@ export function simulateCatch(fall: Fall, each?: (moment: CatchMoment) => void, 
       passed += (b * w1 - a * w2) / (a + b) / kappa;
     } else if (b === 0) {
       // No runner: one spring, straight to the device.
-      t1 = (k * (w1 + w2)) / a;
+      t1 = pullN(rope, (w1 + w2) / a);
       if (t1 > slipN) {
-        slipped += (w1 + w2 - (slipN * a) / k) / kappa;
+        slipped += (w1 + w2 - a * strainAt(rope, slipN)) / kappa;
         t1 = slipN;
       }
       t2 = t1;
@@ -101,7 +123,7 @@ export function simulateCatch(fall: Fall, each?: (moment: CatchMoment) => void, 
       if (!each && t1 === slipN && slipN < m1 * G && v > 0 && roomM < Infinity) {
         caught.reachedGround = true;
         // All of the way but what the rope is stretched by.
-        slipped = Math.max(slipped, roomM - (slipN * a) / k);
+        slipped = Math.max(slipped, roomM - a * strainAt(rope, slipN));
         downM = roomM;
         caught.climberN = Math.max(caught.climberN, t1);
         caught.belayerN = Math.max(caught.belayerN, t2);
@@ -109,27 +131,24 @@ export function simulateCatch(fall: Fall, each?: (moment: CatchMoment) => void, 
         break;
       }
     } else {
-      t1 = (k * w1) / a;
-      t2 = (k * w2) / b;
+      t1 = pullN(rope, w1 / a);
+      t2 = pullN(rope, w2 / b);
       if (t1 > r * t2) {
-        const move = (b * w1 - r * a * w2) / (b + r * a);
-        t1 = (k * (w1 - move)) / a;
+        t1 = sharedN(rope, a, b, r, w1 + w2);
         t2 = t1 / r;
-        if (t2 <= slipN) passed += move / kappa;
+        if (t2 <= slipN) passed += (w1 - a * strainAt(rope, t1)) / kappa;
       } else if (t1 * r < t2) {
-        const move = (b * w1 - (a / r) * w2) / (b + a / r);
-        t1 = (k * (w1 - move)) / a;
-        t2 = t1 * r;
-        if (t2 <= slipN) passed += move / kappa;
+        t2 = sharedN(rope, b, a, r, w1 + w2);
+        t1 = t2 / r;
+        if (t2 <= slipN) passed += (w1 - a * strainAt(rope, t1)) / kappa;
       }
       if (t2 > slipN) {
         // The device gives rope until its force is what it holds; the runners follow.
         t2 = slipN;
-        const stays = (k * w1) / a;
-        t1 = Math.min(Math.max(stays, t2 / r), r * t2);
-        const move = w1 - (t1 * a) / k;
+        t1 = Math.min(Math.max(pullN(rope, w1 / a), t2 / r), r * t2);
+        const move = w1 - a * strainAt(rope, t1);
         passed += move / kappa;
-        slipped += Math.max(0, w2 + move - (t2 * b) / k) / kappa;
+        slipped += Math.max(0, w2 + move - b * strainAt(rope, t2)) / kappa;
       }
     }
     ay = G - t1 / m1;
@@ -177,8 +196,8 @@ export function simulateCatch(fall: Fall, each?: (moment: CatchMoment) => void, 
           e1 + e2 <= 0
             ? 0
             : b === 0
-              ? (k * (e1 + e2) ** 2) / (2 * a)
-              : (k * e1 * e1) / (2 * a) + (k * e2 * e2) / (2 * b),
+              ? a * storedJPerM(rope, (e1 + e2) / a)
+              : a * storedJPerM(rope, e1 / a) + b * storedJPerM(rope, e2 / b),
       });
     }
     // Both have turned: nothing gets worse any more.

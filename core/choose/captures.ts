@@ -71,7 +71,7 @@ export function captureChoices(setup: Setup, loop: Attachment, devices: readonly
                 pullN: constant(PULL[pullThrough]),
                 massKg: figures.person.massKg,
                 heightM: figures.heightM,
-                stretch: staticStretch(rope),
+                stretch: staticStretch(rope, figures.person.massKg),
                 strokeS: constant('strokeTimeS'),
               }),
         // A plate that grips by itself has to be rigged anew before it lowers.

@@ -45,6 +45,7 @@ const TRIED: Readonly<Record<string, readonly number[]>> = {
   fromWallM: [0.5, 1.5, 4],
   impactForceKn: [7, 9],
   linearDensityGPerM: [55, 70],
+  staticStretchPercent: [3, 6, 9],
   strengthKn: [8, 22],
   declaredStrengthKn: [5, 8, 14],
   strengthMajorKn: [18, 25],

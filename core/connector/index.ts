@@ -1,6 +1,6 @@
 export { endMeasures, holeNeededMm, seatThicknessMm, type EndMeasures } from './clearance.ts';
 export { gateFindings, type GateFacing, type GateInput, type GateState } from './gate.ts';
-export { fallForceKn, jobLoadKn } from './job-load.ts';
+export { jobLoadKn } from './job-load.ts';
 export { nextTests, wayRow, type NextTest, type WayCell } from './next-tests.ts';
 export { judgeTestedWays, withOwnTests } from './own-tests.ts';
 export { pairFindings, type PairInput } from './pair.ts';

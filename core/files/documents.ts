@@ -7,7 +7,7 @@ import { sequenceSchema } from '../sequence/index.ts';
 
 export const FORMAT = 'zevrin';
 /** Version of the files that are written. Every older one is still read. */
-export const VERSION = 12;
+export const VERSION = 13;
 
 /** Ids that stand twice in one collection, by their paths. */
 export const duplicateIds = (

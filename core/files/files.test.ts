@@ -16,6 +16,7 @@ import {
   entryFrom9To10,
   entryFrom10To11,
   entryFrom11To12,
+  entryFrom12To13,
   migrator,
   readDocument,
   setup4,
@@ -56,7 +57,7 @@ const deviceAt = written.findIndex((i) => i.kind === 'device' && i.declarations.
 /** The rappel from a tree came with version 12. */
 const knownThen = ({ template }: Pick<Setup, 'template'>): boolean => template !== 'tree-rappel';
 /** A stored entry of version 10, brought up to now. */
-const since10 = (entry: unknown): unknown => entryFrom11To12(entryFrom10To11(entry));
+const since10 = (entry: unknown): unknown => entryFrom12To13(entryFrom11To12(entryFrom10To11(entry)));
 
 describe('files', () => {
   it('the demo is valid and comes back identical', () => {
@@ -72,7 +73,7 @@ describe('files', () => {
     expect(result.ok && result.value.kind === 'workspace' && writeWorkspace(result.value.workspace)).toBe(text);
   });
 
-  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12])('the fixture of version %s is still read, whole', (version) => {
+  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13])('the fixture of version %s is still read, whole', (version) => {
     const result = readDocument(fixture(`v${version}`));
     const setup = result.ok && result.value.kind === 'setup' ? result.value.setup : result;
     // What is made of fibre was not looked over before version 5, and nothing was said of helmets and of how a device is threaded.
@@ -90,6 +91,7 @@ describe('files', () => {
     const bare = (c: object) => ({ item: { ...c, ...UNMEASURED_CONNECTOR } });
     const expected =
       version > 1 ? unsaid : changed(unsaid, { deviceConnector: bare(club.pear), hitchConnector: bare(club.smallD) });
+    // Before version 13 the labels of the ropes were not read, nor how rings, grooves and cams were used.
     // Before version 12 chin and knee were not measured.
     // Before version 11 no bollard was tried, and nothing was said of trees.
     // Before version 10 nothing was called typical: what was entered was one's own.
@@ -127,6 +129,50 @@ describe('files', () => {
     });
     // Brought up twice it stays as it is.
     expect(entryFrom11To12(entryFrom11To12(old))).toEqual(entryFrom11To12(old));
+  });
+
+  it('what version 13 asks is not said of anything that is older, and only where it belongs', () => {
+    const old = {
+      setup: {
+        persons: [{ id: 'p', harnessId: 'h', legLoopId: 'l' }],
+        anchors: [{ id: 'anchor', through: 'rings', points: 'one' }],
+        lines: [{ rope: { item: { kind: 'rope', construction: 'single', impactForceKn: 9 } } }],
+        attachments: [{ end: { kind: 'device', brakeLed: 'below', threaded: 'shown', item: { kind: 'device' } } }],
+      },
+    };
+    expect(entryFrom12To13(old)).toEqual({
+      setup: {
+        persons: [{ id: 'p', harnessId: 'h', legLoopId: 'l', atEdge: 'unknown' }],
+        anchors: [{ id: 'anchor', through: 'rings', points: 'one', rings: 'unknown' }],
+        lines: [
+          {
+            rope: {
+              item: {
+                kind: 'rope',
+                construction: 'single',
+                impactForceKn: 9,
+                staticStretchPercent: null,
+                stretchTest: 'standard',
+              },
+            },
+          },
+        ],
+        attachments: [
+          {
+            end: {
+              kind: 'device',
+              brakeLed: 'below',
+              threaded: 'shown',
+              brakeThrough: 'direct',
+              groove: 'unknown',
+              cam: 'unknown',
+              item: { kind: 'device' },
+            },
+          },
+        ],
+      },
+    });
+    expect(entryFrom12To13(entryFrom12To13(old))).toEqual(entryFrom12To13(old));
   });
 
   it('a workspace of version 1 is brought up, its records and the snapshots in them included', () => {
@@ -269,7 +315,7 @@ describe('files', () => {
       'a newer version',
       '{"format":"zevrin","version":99}',
       /^version$/,
-      /newer Zevrin \(version 99\).*up to version 12/,
+      /newer Zevrin \(version 99\).*up to version 13/,
     ],
     [
       'a diameter out of range',

@@ -12,6 +12,7 @@ export {
   entryFrom9To10,
   entryFrom10To11,
   entryFrom11To12,
+  entryFrom12To13,
   MIGRATIONS,
 } from './migrations.ts';
 export { choice4, setup4, setupsWithChoices } from './to-v4.ts';

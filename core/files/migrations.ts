@@ -7,6 +7,7 @@ import { from8To9 } from './to-v9.ts';
 import { from9To10 } from './to-v10.ts';
 import { from10To11 } from './to-v11.ts';
 import { from11To12 } from './to-v12.ts';
+import { from12To13 } from './to-v13.ts';
 import { choice4, setup4, setupsWithChoices } from './to-v4.ts';
 
 /*
@@ -173,11 +174,16 @@ export const MIGRATIONS: readonly Migration[] = [
     name: 'several limbs, what else is particular to a tree, a link that runs tight, chin and knee',
     up: (document) => from11To12(document) as Json,
   },
+  {
+    from: 12,
+    name: 'static stretch of a rope, groove, rings, brake strand, cam, a belayer at an edge',
+    up: (document) => from12To13(document) as Json,
+  },
 ];
 
 const check4 = (check: Json): Json => (isObject(check.setup) ? { ...check, setup: setup4(check.setup) } : check);
 
-/** One stored entry of a collection: from version 4 to 5, from 5 to 6, from 6 to 7, from 7 to 8, from 8 to 9, from 9 to 10, from 10 to 11, from 11 to 12. */
+/** One stored entry of a collection: from version 4 to 5, from 5 to 6, from 6 to 7, from 7 to 8, from 8 to 9, from 9 to 10, from 10 to 11, from 11 to 12, from 12 to 13. */
 export const entryFrom4To5 = (entry: unknown): unknown => from4To5(entry);
 export const entryFrom5To6 = (entry: unknown): unknown => from5To6(entry);
 export const entryFrom6To7 = (entry: unknown): unknown => from6To7(entry);
@@ -186,6 +192,7 @@ export const entryFrom8To9 = (entry: unknown): unknown => from8To9(entry);
 export const entryFrom9To10 = (entry: unknown): unknown => from9To10(entry);
 export const entryFrom10To11 = (entry: unknown): unknown => from10To11(entry);
 export const entryFrom11To12 = (entry: unknown): unknown => from11To12(entry);
+export const entryFrom12To13 = (entry: unknown): unknown => from12To13(entry);
 
 /** One stored entry of a collection, from version 3 to 4. Choices become set-ups: the database moves them. */
 export function entryFrom3To4(collection: string, entry: unknown): unknown {

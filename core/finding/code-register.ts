@@ -72,6 +72,7 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'catch.first-piece': ['The device is drawn to the first piece', CATCH],
   'catch.past-belay': ['A fall past the belay', CATCH],
   'catch.clearance': ['Room below the feet in a fall', CATCH],
+  'catch.heights': ['Heights from which a fall reaches the ground', 'core/catch/heights.test.ts'],
   'catch.stance': ['Belayer and the wall', CATCH],
   'catch.hand': ['Rope runs through the hand in a fall', CATCH],
   'between.bench': ['Own try of one grip above another', 'core/assess/bench.test.ts'],

@@ -37,6 +37,7 @@ export const CODE_SOURCES = {
   'catch.first-piece': ['practice-catch', 'memory-catch', 'impulse'],
   'catch.past-belay': ['practice-catch', 'memory-catch', 'wexler-1950'],
   'catch.clearance': ['practice-catch', 'memory-catch', 'wexler-1950'],
+  'catch.heights': ['practice-catch', 'memory-catch', 'wexler-1950'],
   'catch.stance': ['practice-catch', 'memory-catch', 'impulse'],
   'catch.hand': ['memory-catch', 'memory-hand-force', 'euler-eytelwein'],
   'between.bench': ['practice-bench'],

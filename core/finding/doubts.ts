@@ -44,6 +44,7 @@ export const DOUBTS = {
   'catch.first-piece': 'none',
   'catch.past-belay': 'none',
   'catch.clearance': 'none',
+  'catch.heights': 'none',
   'catch.stance': 'none',
   'catch.hand': 'none',
   'between.bench': 'none',

@@ -1,4 +1,4 @@
-import { printInterval, printQuantity, type UnitSystem } from '../units/index.ts';
+import { printInterval, printQuantity, printRounded, type UnitSystem } from '../units/index.ts';
 import { inWords, type Vocabulary } from '../vocabulary/index.ts';
 import type { Finding, FindingNumber } from './schema.ts';
 
@@ -50,7 +50,7 @@ export function fillTemplate(template: string, numbers: readonly FindingNumber[]
       const number = numbers.find((n) => n.key === key);
       if (!number) return found;
       return withInterval
-        ? printInterval(number.value, number.quantity, system)
+        ? printRounded(number.value, number.quantity, system)
         : printQuantity(number.value.best, number.quantity, system);
     });
 }

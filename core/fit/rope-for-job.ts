@@ -14,7 +14,8 @@ const HANGS: Judgements = { half: 'mind', twin: 'stop' };
  */
 const UNSUITED: Readonly<Partial<Record<Job, Judgements>>> = {
   'belay-leader': { half: 'stop', twin: 'stop', 'low-stretch': 'stop' },
-  'self-belay-top-rope': { half: 'stop', twin: 'stop', 'low-stretch': 'mind' },
+  // Low-stretch rope is the usual rope there; how hard it catches is told by the fall itself.
+  'self-belay-top-rope': { half: 'stop', twin: 'stop' },
   'belay-top-rope': HANGS,
   'belay-second': { twin: 'stop', 'low-stretch': 'mind' },
   'belay-seconds': { twin: 'stop', 'low-stretch': 'mind' },

@@ -31,7 +31,7 @@ describe('a hitch below the device', () => {
     expect(told(hitchFindings(hitch))).toMatchInlineSnapshot(`
       "clear hitch.grips (hitch)
         By the estimate 4 wraps are enough for this cord on this rope.
-        Estimated from wraps, fiber, diameters and conditions: 1.85× (1.43 to 2.52) of the wraps needed.
+        Estimated from wraps, fiber, diameters and conditions: 1.8× (1.4 to 2.5) of the wraps needed.
         Test it all the same: it must bite before it is trusted.
         = Wraps there over wraps needed 1.85× (1.43 to 2.52); Wraps 4
       clear hitch.strength (hitch)

@@ -66,14 +66,28 @@ export {
 } from './families.ts';
 export { JOB_FACTS, JOB_KEYS, JOBS, type Job, type JobFacts } from './jobs.ts';
 export { usualLoad, usualUse, type LoadCase, type UseCase } from './load-case.ts';
+export { diameterOf, linearDensityKgPerM, ropeLengthM, type DiameterReading } from './measured.ts';
 export {
-  diameterOf,
-  linearDensityKgPerM,
-  ropeLengthM,
-  ropeModulusKn,
+  anyRope,
+  overSprings,
+  springsOf,
+  springsOfBoth,
   staticStretch,
-  type DiameterReading,
-} from './measured.ts';
+  strandsOf,
+  type GivingRope,
+  type RopeSprings,
+} from './rope-springs.ts';
+export {
+  factorForForce,
+  fallForceKn,
+  oneSpring,
+  pullN,
+  sideBySide,
+  storedJPerM,
+  strainAt,
+  stretchUnder,
+  type TwoSprings,
+} from './two-springs.ts';
 export { personSchema, type Person } from './person.ts';
 export type { TypicalKind } from './assumed.ts';
 export { typicalValues } from './typical-values.ts';

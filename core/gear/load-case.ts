@@ -1,5 +1,5 @@
-import { constant } from '../sources/index.ts';
 import type { Interval } from '../units/index.ts';
+import { anyRope, type RopeSprings } from './rope-springs.ts';
 import { JOB_FACTS, type Job, type JobFacts } from './jobs.ts';
 
 /** What a device is used for at its place in a rig: all that fit needs to know. */
@@ -16,8 +16,8 @@ export interface LoadCase extends UseCase {
   readonly massKg: number;
   /** Fall factor to reckon with; null where the rope stays tight. */
   readonly fallFactor: Interval | null;
-  /** Modulus of the rope that catches it, kN; of a rope of any kind where none is chosen. */
-  readonly modulusKn: Interval;
+  /** How the rope that catches it gives; a rope of any kind where none is chosen. */
+  readonly springs: RopeSprings;
   /** Force at which the rope slips through the device, held by this hand, kN; null where device or hand are not known. */
   readonly slipKn: Interval | null;
   /** Angle between the brake strand and the loaded strand, rad: 0 beside it, pi opposite to it. */
@@ -45,7 +45,7 @@ export const usualLoad = (use: Job, massKg: number): LoadCase => {
     ...usual,
     massKg,
     fallFactor: JOB_FACTS[use].fallFactor,
-    modulusKn: constant('ropeModulusKn'),
+    springs: anyRope(),
     slipKn: null,
     brakeAngleRad: usual.hangsOn === 'anchor' ? 0 : Math.PI,
     ropeBelow: JOB_FACTS[use].ropeBelow,

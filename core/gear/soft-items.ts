@@ -56,6 +56,20 @@ export const ropeSchema = z.strictObject({
     'Impact force on the label',
     'Of the standard fall. Empty: what its kind of rope usually has.',
   ).nullable(),
+  staticStretchPercent: measure(
+    'percent',
+    1,
+    20,
+    'Static stretch on the label',
+    'Also called static elongation. Empty: what its kind of rope usually has.',
+  ).nullable(),
+  stretchTest: choice(
+    {
+      standard: 'With 80 kg (EN 892), or between 50 and 150 kg (EN 1891)',
+      ansi: 'With 2.4 kN or 540 lbf (ANSI)',
+    },
+    'Static stretch was tested',
+  ),
   note: note(),
 });
 

@@ -55,6 +55,8 @@ export const typicalRope = (
   condition: 'unknown',
   stiffness: 'unknown',
   impactForceKn: null,
+  staticStretchPercent: null,
+  stretchTest: 'standard',
 });
 
 export const typicalDevice = (id: string, family: Family): Device => ({

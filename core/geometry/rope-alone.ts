@@ -1,17 +1,58 @@
+import { stretchUnder, type RopeSprings, type TwoSprings } from '../gear/index.ts';
+import { constant } from '../sources/index.ts';
 import { interval, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../units/index.ts';
 
 /*
- * One person on a rope from above, with what grips it: where the ground is reached, and where the rope begins to run by itself. Mechanics; the rope
- * stretches by a share of what is above, and nothing is damped.
+ * One person on a rope from above, with what grips it: where the ground is reached, and where the rope begins to run by itself. Mechanics.
  */
 
 /**
- * Height above the ground, m, below which a fall reaches it: the whole rope of `ropeM` stretches by `stretch` (1), and the device runs `travelM`
- * before it holds. Solved from h = stretch (ropeM - h) + travelM. Check: 30 m and 0.3 m: 2.5 m at 8 %, 1.3 m at 3.5 %.
+ * Height, m, from which somebody comes down onto the ground by hanging still: h = e (H - h) + t, e the stretch under this mass. Check, H 30 m, t 0.3 m,
+ * rope of 8 % and 9.0 kN: 68 kg 2.2 m, 110 kg 2.8.
+ * @param ropeM H, from the anchor to the ground. @param travelM t: slack, and what the device runs.
  */
-export function groundReachedBelowM(ropeM: number, stretch: Interval, travelM: Interval): Interval {
-  const at = (eps: number, travel: number) => (eps * ropeM + travel) / (1 + eps);
-  return interval(at(stretch.low, travelM.low), at(stretch.best, travelM.best), at(stretch.high, travelM.high));
+export const hangsToM = (rope: TwoSprings, massKg: number, ropeM: number, travelM: number): number =>
+  reach(stretchUnder(rope, massKg), ropeM, travelM);
+
+/**
+ * The same for the lowest point of a fall without damping. The energy of the fall is in the rope there: m g (t + H e) = (H - t) W(e). Check: 68 kg 3.6 m, 110 kg 4.6.
+ */
+export function fallsToM(
+  { firstN, secondN, kneeN }: TwoSprings,
+  massKg: number,
+  ropeM: number,
+  travelM: number,
+): number {
+  if (travelM >= ropeM) return ropeM;
+  const perM = (massKg * STANDARD_GRAVITY_M_PER_S2) / (ropeM - travelM);
+  const [a, b] = [perM * travelM, perM * ropeM];
+  const soft = (b + Math.sqrt(b * b + 2 * firstN * a)) / firstN;
+  const knee = kneeN / firstN;
+  if (soft <= knee) return reach(soft, ropeM, travelM);
+  const beyond =
+    (b - kneeN + Math.sqrt((b - kneeN) ** 2 + 2 * secondN * (a + b * knee - (kneeN * knee) / 2))) / secondN;
+  return reach(knee + beyond, ropeM, travelM);
+}
+
+const reach = (strain: number, ropeM: number, travelM: number): number =>
+  Math.min(ropeM, (strain * ropeM + travelM) / (1 + strain));
+
+/**
+ * Height above the ground, m, below which a fall reaches it: hanging still on the rope that gives least at the one end, the lowest point without damping on the
+ * one that gives most at the other, and between them what is left of the bounce with the usual damping.
+ */
+export function groundReachedBelowM(ropeM: number, springs: RopeSprings, massKg: number, travelM: Interval): Interval {
+  const { soft, best, hard } = springs;
+  const still = hangsToM(best, massKg, ropeM, travelM.best);
+  const lowest = fallsToM(best, massKg, ropeM, travelM.best);
+  const zeta = constant('ropeDamping').best;
+  // The first overshoot of a damped swing over that of an undamped one.
+  const bounce = Math.exp((-Math.PI * zeta) / Math.sqrt(1 - zeta * zeta));
+  return interval(
+    hangsToM(hard, massKg, ropeM, travelM.low),
+    still + bounce * (lowest - still),
+    fallsToM(soft, massKg, ropeM, travelM.high),
+  );
 }
 
 /**

@@ -22,7 +22,10 @@ export const labelJudge: Judge = {
   judge: (ref, ctx) => {
     const item = labelled(ctx).find((l) => l.ref === ref)!.item;
     return item
-      ? [...diameter(ref, item), ...(item.kind === 'rope' ? [...length(ref, item), ...size(ref, item)] : [])]
+      ? [
+          ...diameter(ref, item),
+          ...(item.kind === 'rope' ? [...length(ref, item), ...size(ref, item), ...tests(ref, item)] : []),
+        ]
       : [];
   },
   reads: (ref) => [ref],
@@ -72,6 +75,49 @@ function size(ref: Ref, rope: Rope): Finding[] {
         { key: 'from', label: 'Thinnest of its kind', quantity: 'diameterMm', value: exactly(made.low) },
         { key: 'to', label: 'Thickest of its kind', quantity: 'diameterMm', value: exactly(made.high) },
       ],
+    }),
+  ];
+}
+
+const TESTED = {
+  single: ['impactSingleKn', 'stretchSingle'],
+  half: ['impactHalfKn', 'stretchHalf'],
+  twin: ['impactTwinKn', 'stretchTwin'],
+  'low-stretch': ['impactLowKn', 'stretchLow'],
+} as const satisfies Partial<Record<RopeConstruction, readonly [ConstantId, ConstantId]>>;
+
+/** What its standard does not allow a rope of this kind cannot stand on its label: every force and every stretch rests on it. */
+function tests(ref: Ref, rope: Rope): Finding[] {
+  if (rope.construction === 'other') return [];
+  const [impact, stretch] = TESTED[rope.construction];
+  const found: FindingNumber[] = [];
+  const over = (
+    key: string,
+    label: string,
+    quantity: FindingNumber['quantity'],
+    value: number | null,
+    most: number,
+  ) => {
+    if (value === null || value <= most) return;
+    found.push(
+      { key, label, quantity, value: exactly(value) },
+      { key: `${key}Most`, label: `${label}: most that its standard allows`, quantity, value: exactly(most) },
+    );
+  };
+  over('impact', 'Impact force on the label', 'strengthKn', rope.impactForceKn, constant(impact).high);
+  if (rope.stretchTest === 'standard')
+    over('stretch', 'Static stretch on the label', 'percent', rope.staticStretchPercent, constant(stretch).high * 100);
+  const [first, most] = found;
+  if (!first || !most) return [];
+  return [
+    finding({
+      code: 'rig.label-contradicts',
+      severity: 'untested',
+      subject: [ref],
+      says: `The label of ${literal(rope.name)} does not fit its kind: ${first.label.toLowerCase()} {${first.key}}.`,
+      because: `The standard allows a ${ROPE_CONSTRUCTIONS[rope.construction].toLowerCase()} at most {${most.key}}. The kind or the figure is a mistake.`,
+      remedy: 'Read the label again: kind of rope, impact force and static stretch.',
+      numbers: found,
     }),
   ];
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { assess } from '../assess/index.ts';
-import { fallForceKn } from '../connector/index.ts';
+import { fallForceKn, oneSpring } from '../gear/index.ts';
 import { changed, club, filled, SETUPS } from '../samples/index.ts';
 import { brakeAngleOf, loadOf, indexOf, withItem, type Setup } from '../rig/index.ts';
 import { contextOf, pullOf } from './index.ts';
@@ -33,10 +33,10 @@ describe('slack above who follows', () => {
       [0.3, 4.24],
       [0.5, 5.2],
     ] as const)
-      expect(fallForceKn(80, 24.1, f)).toBeCloseTo(kn, 1);
+      expect(fallForceKn(oneSpring(24_100), 80, f)).toBeCloseTo(kn, 1);
     const jerk = (m: number) => found(slack(one, m), 'guide.slack')[0]!.numbers.find((n) => n.key === 'jerk')!.value;
     const load = loadOf(indexOf(one), mainOf(one))!;
-    expect(jerk(0.9).best).toBeCloseTo(fallForceKn(load.massKg, load.modulusKn.best, 0.3), 6);
+    expect(jerk(0.9).best).toBeCloseTo(fallForceKn(load.springs.best, load.massKg, 0.3), 6);
     expect(jerk(2).high).toBeGreaterThan(jerk(1).high);
   });
 

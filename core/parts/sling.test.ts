@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { assess } from '../assess/index.ts';
-import { fallForceKn } from '../connector/index.ts';
+import { fallForceKn, oneSpring } from '../gear/index.ts';
 import { changed, club, rappelDouble } from '../samples/index.ts';
 
 /** What a sling of 22 kN is said to have left as it is tied. */
@@ -21,5 +21,5 @@ describe('strength left in a sling', () => {
   });
   it('of a fibre that is not known all of that', () => expect(left('unknown', 1)).toEqual([6.6, 8.8, 14.3]));
   it('a fall of factor 0 is twice the weight: the load that a hanging sling is judged by', () =>
-    expect(fallForceKn(80, 24, 0)).toBeCloseTo((2 * 80 * 9.80665) / 1000, 9));
+    expect(fallForceKn(oneSpring(24_000), 80, 0)).toBeCloseTo((2 * 80 * 9.80665) / 1000, 9));
 });

@@ -93,6 +93,27 @@ export const deviceEndSchema = z.strictObject({
     'grooves',
     'The brake strand runs',
   ),
+  groove: said(
+    { wide: 'The wide one', narrow: 'The narrow one' },
+    'wide',
+    'Of its two grooves the rope lies in',
+    'Of a plate with a groove for thick and one for thin rope.',
+  ),
+  /** The hand and everything hard stay off what has to move. */
+  cam: said(
+    {
+      free: 'Free: hand on the brake strand, nothing against the cam',
+      held: 'Held: a hand around it, or a thumb on it',
+    },
+    'free',
+    'The cam is',
+    'A cam that is held does not lock.',
+  ),
+  brakeThrough: choice(
+    { direct: 'Straight to the hand', connector: 'Through a second connector on the harness' },
+    'The brake strand runs, behind the device',
+    'A connector on the leg loop or belay loop bends it once more: the hand holds more.',
+  ),
   tuned: said(
     { 'this-rope': 'On this rope, as it is now', 'other-rope': 'On another rope', no: 'Not tuned' },
     'this-rope',

@@ -25,6 +25,13 @@ export const anchorSchema = z.strictObject({
     undefined,
     'Not known',
   ),
+  rings: said(
+    { all: 'All of them', one: 'Only one of them' },
+    'all',
+    'Of the rings the rope runs through',
+    undefined,
+    'Not known',
+  ),
 });
 
 const ropeSlot = z.strictObject({ id: refSchema, item: ropeSchema.nullable() });

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Item, Person } from '../gear/index.ts';
+import { springsOf, type Item, type Person, type Rope } from '../gear/index.ts';
 import { changed, club, filled, SETUPS, type SampleName } from '../samples/index.ts';
 import { indexOf, loadOf, withItem, type Setup } from './index.ts';
 
@@ -42,17 +42,17 @@ describe('load of a belay', () => {
   });
 });
 
-describe('modulus of the rope that catches', () => {
-  it('is that of its kind', () => {
-    expect(of('belay-leader').modulusKn.best).toBe(24);
-    expect(of('ascend').modulusKn).toEqual({ low: 25, best: 33, high: 41 });
+describe('how the rope that catches gives', () => {
+  it('is what its label and its kind say', () => {
+    expect(of('belay-leader').springs).toEqual(springsOf(club.longRope));
+    expect(of('ascend').springs).toEqual(springsOf(club.thickRope));
   });
   it('of two ropes the stiffer one counts', () => {
-    const half: Item = { ...club.thinRope, id: 'half', construction: 'half' };
-    const single: Item = { ...club.thinRope, id: 'single', construction: 'single' };
-    expect(of('belay-seconds', { ropeA: half, 'rope2-rope': single }).modulusKn.high).toBe(45);
-    expect(of('belay-seconds', { ropeA: single, 'rope2-rope': half }).modulusKn.high).toBe(45);
-    expect(of('belay-seconds', { ropeA: half, 'rope2-rope': { ...half, id: 'b' } }).modulusKn.high).toBe(29);
+    const half: Rope = { ...club.thinRope, id: 'half', construction: 'half' };
+    const single: Rope = { ...club.longRope, id: 'single', impactForceKn: 12 };
+    expect(of('belay-seconds', { ropeA: half, 'rope2-rope': single }).springs).toEqual(springsOf(single));
+    expect(of('belay-seconds', { ropeA: single, 'rope2-rope': half }).springs).toEqual(springsOf(single));
+    expect(of('belay-seconds', { ropeA: half, 'rope2-rope': { ...half, id: 'b' } }).springs).toEqual(springsOf(half));
   });
 });
 

@@ -1,13 +1,15 @@
-import { constant, threshold } from '../sources/index.ts';
+import { threshold } from '../sources/index.ts';
 import { interval, mapRising, scale, timesIndependent, type Interval } from '../units/index.ts';
 import { brakeOf, deviceExponent, handForceN, sheathOfBoth, type Conditions } from '../friction/index.ts';
 import {
+  anyRope,
   diameterOf,
   JOB_FACTS,
-  ropeModulusKn,
+  springsOfBoth,
   usualUse,
   type Job,
   type LoadCase,
+  type RopeSprings,
   type UseCase,
 } from '../gear/index.ts';
 import type { Attachment, DeviceEnd } from './attachment-elements.ts';
@@ -88,12 +90,10 @@ export function slipOf(index: RigIndex, a: Attachment, lipRad = brakeAngleOf(a))
   return scale(interval(now.low, now.best, Math.max(now.high, most.high)), 1 / 1000);
 }
 
-/** Of two ropes in one device the stiffer one decides; a rope that is not chosen can be any. */
-function modulusOf(index: RigIndex, a: Attachment): Interval {
+/** How the ropes of an attachment give; one that is not chosen can be any. */
+function giveOf(index: RigIndex, a: Attachment): RopeSprings {
   const ropes = ropesIn(index, a.end);
-  if (!ropes) return constant('ropeModulusKn');
-  const [first, second] = [ropeModulusKn(ropes.ropeA), ropeModulusKn(ropes.ropeB ?? ropes.ropeA)];
-  return second.high > first.high ? second : first;
+  return ropes ? springsOfBoth(ropes.ropeA, ropes.ropeB) : anyRope();
 }
 
 /** Rescuer and casualty hang in one device, whoever of them is the heavier: half of what both weigh, since a load of two is reckoned as twice one; null in other jobs. */
@@ -126,7 +126,7 @@ export function loadOf(index: RigIndex, a: Attachment): LoadCase | null {
     hangsOn,
     massKg: both ?? person.massKg,
     fallFactor: withSlack(fallFactor, deviceOf(a)),
-    modulusKn: modulusOf(index, a),
+    springs: giveOf(index, a),
     // Where nobody falls nothing slips in a catch: a plan makes thousands of loads.
     slipKn: fallFactor ? slipOf(index, a) : null,
     brakeAngleRad: brakeAngleOf(a),

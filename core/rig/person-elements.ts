@@ -50,7 +50,6 @@ export const rigPersonSchema = z.strictObject({
   handId: refSchema,
   legLoopId: refSchema,
   helmet: said({ worn: 'Worn and closed', none: 'None' }, 'worn', 'Helmet'),
-  /** Only where somebody belays from the harness: it decides whether a fall lifts them. */
   /** Of a belayer below: how far from the wall; null: not said. */
   fromWallM: measure(
     'lengthM',
@@ -59,6 +58,13 @@ export const rigPersonSchema = z.strictObject({
     'Belayer from the wall',
     'From the wall to the device, measured along the ground.',
   ).nullable(),
+  /** Of a belayer who stands where somebody can fall off. */
+  atEdge: said(
+    { away: 'No edge near', tied: 'At an edge, attached to an anchor', loose: 'At an edge, not attached' },
+    'away',
+    'The belayer stands',
+  ),
+  /** Only where somebody belays from the harness: it decides whether a fall lifts them. */
   stands: choice({ free: 'Free, not tied to anything', anchored: 'Tied low and in line with the pull' }, 'Stands'),
 });
 

@@ -34,7 +34,9 @@ export const longRope: Rope = {
   middle: 'marked',
   condition: 'sound',
   stiffness: 'usual',
-  impactForceKn: null,
+  impactForceKn: 9,
+  staticStretchPercent: 8,
+  stretchTest: 'standard',
   note: 'Middle mark renewed in spring.',
 };
 export const thinRope: Rope = {
@@ -54,7 +56,9 @@ export const thinRope: Rope = {
   middle: 'none',
   condition: 'sound',
   stiffness: 'usual',
-  impactForceKn: null,
+  impactForceKn: 7,
+  staticStretchPercent: 10,
+  stretchTest: 'standard',
   note: '',
 };
 export const secondThinRope: Rope = {
@@ -83,7 +87,9 @@ export const thickRope: Rope = {
   middle: 'unknown',
   condition: 'sound',
   stiffness: 'usual',
-  impactForceKn: null,
+  impactForceKn: 5,
+  staticStretchPercent: 3.5,
+  stretchTest: 'standard',
   note: 'Label says 11.',
 };
 export const shortCord: Cord = {

@@ -55,3 +55,21 @@ export function printInterval(range: Interval, quantity: Quantity, system: UnitS
   const high = printNumber(range.high, quantity, system);
   return low === high ? best : `${best} (${low} to ${high})`;
 }
+
+/** The place of the second digit of a number, as a power of ten: 13.24 gives 0, 0.66 gives -2. */
+const secondDigit = (x: number): number => Math.floor(Math.log10(Math.abs(x))) - 1;
+
+/**
+ * An interval in running text: its best value to two significant digits, the ends to the same place, "13 m (7 to 26)". Diameters keep their tenth of a millimetre: a limit hangs on
+ * it. Without spread it is `printQuantity`.
+ */
+export function printRounded(range: Interval, quantity: Quantity, system: UnitSystem): string {
+  const { units, preferred } = QUANTITIES[quantity];
+  const { unit, decimals } = preferred[system];
+  const { toBase } = units[unit]!;
+  if (!isSpread(range) || quantity === 'diameterMm' || range.best === 0) return printInterval(range, quantity, system);
+  // Never finer than the quantity is printed elsewhere.
+  const place = Math.max(-decimals, secondDigit(range.best / toBase));
+  const round = (x: number) => Number((Math.round(x / toBase / 10 ** place) * 10 ** place).toFixed(decimals)) * toBase;
+  return printInterval({ low: round(range.low), best: round(range.best), high: round(range.high) }, quantity, system);
+}

@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { allowedUnits, parseQuantity, printQuantity, QUANTITIES, type Quantity, type UnitSystem } from './index.ts';
+import {
+  allowedUnits,
+  parseQuantity,
+  printQuantity,
+  printRounded,
+  QUANTITIES,
+  type Quantity,
+  type UnitSystem,
+} from './index.ts';
 
 const read = (text: string, quantity: Quantity, system: UnitSystem = 'metric') =>
   parseQuantity(text, { quantity, system });
@@ -98,5 +106,25 @@ describe('printQuantity', () => {
     [1.8, 'ratio', 'metric', '1.8×'],
   ] as const)('prints %s %s (%s) as %s', (x, quantity, system, text) => {
     expect(printQuantity(x, quantity, system)).toBe(text);
+  });
+});
+
+describe('an interval in running text', () => {
+  it.each([
+    [6.62, 13.24, 26.49, '13\u00a0m (7 to 26)'],
+    [0.123, 0.456, 0.789, '0.46\u00a0m (0.12 to 0.79)'],
+    [0.002, 0.034, 0.2, '0.03\u00a0m (0 to 0.2)'],
+    [12.9, 13.1, 13.2, '13\u00a0m'],
+    [99.4, 99.6, 120, '100\u00a0m (99 to 120)'],
+    [5, 5, 5, '5\u00a0m'],
+    [-1.26, -0.5, 0.3, '−0.5\u00a0m (−1.26 to 0.3)'],
+  ])('%s, %s, %s m: %s', (low, best, high, text) =>
+    expect(printRounded({ low, best, high }, 'lengthM', 'metric')).toBe(text),
+  );
+  it('a diameter keeps its tenth of a millimetre, and what is printed in feet is rounded in feet', () => {
+    expect(printRounded({ low: 10.4, best: 10.5, high: 10.6 }, 'diameterMm', 'metric')).toBe(
+      '10.5\u00a0mm (10.4 to 10.6)',
+    );
+    expect(printRounded({ low: 6.62, best: 13.24, high: 26.49 }, 'lengthM', 'imperial')).toBe('43\u00a0ft (22 to 87)');
   });
 });

@@ -1,4 +1,4 @@
-/* core/catch/simulate.ts in C, for the benchmark only: reads falls as rows of 14 doubles from a file, runs them all five times, and
+/* core/catch/simulate.ts in C, for the benchmark only: reads falls as rows of 16 doubles from a file, runs them all five times, and
  * prints the shortest time in ms and the sums that the benchmark compares with its own. */
 #include <math.h>
 #include <stdio.h>
@@ -11,14 +11,29 @@
 #define LONGEST_S 12.0
 
 typedef struct {
-  double climberKg, belayerKg, a, b, freeFallM, r, k, damping, slipN, fixed, stepUp, besideM, belowFirstM, roomM;
+  double climberKg, belayerKg, a, b, freeFallM, r, k1, k2, knee, damping, slipN, fixed, stepUp, besideM, belowFirstM, roomM;
 } Fall;
 typedef struct { double climberN, belayerN, liftM, slipM, downM; int piece, ground; } Caught;
 
 static double arm, wall, shoe;
 
+static inline double pull(const Fall *f, double e) {
+  double first = f->k1 * e;
+  return first <= f->knee ? first : f->knee + f->k2 * (e - f->knee / f->k1);
+}
+static inline double strain(const Fall *f, double n) {
+  return n <= f->knee ? n / f->k1 : f->knee / f->k1 + (n - f->knee) / f->k2;
+}
+static inline double shared(const Fall *f, double pulled, double other, double r, double stretch) {
+  double soft = pulled / f->k1 + other / (r * f->k1), first = f->knee * soft;
+  if (stretch <= first) return stretch / soft;
+  double mixed = pulled / f->k2 + other / (r * f->k1), second = first + (r - 1) * f->knee * mixed;
+  if (stretch <= second) return f->knee + (stretch - first) / mixed;
+  return r * f->knee + (stretch - second) / (pulled / f->k2 + other / (r * f->k2));
+}
+
 static Caught run(const Fall *f) {
-  double m1 = f->climberKg, m2 = f->belayerKg, r = f->r, k = f->k, slipN = f->slipN, a = f->a, b = f->b;
+  double m1 = f->climberKg, m2 = f->belayerKg, r = f->r, k = fmax(f->k1, f->k2), slipN = f->slipN, a = f->a, b = f->b;
   int fixed = f->fixed != 0;
   double effective = a + b / r, swing = sqrt(k / (effective * m1)), tau = 2 * f->damping / swing;
   double fastest = fixed ? swing : sqrt(k / effective * (1 / m1 + 1 / m2));
@@ -38,33 +53,30 @@ static Caught run(const Fall *f) {
       t1 = t2 = 0;
       passed += (b * w1 - a * w2) / (a + b) / kappa;
     } else if (b == 0) {
-      t1 = k * (w1 + w2) / a;
+      t1 = pull(f, (w1 + w2) / a);
       if (t1 > slipN) {
-        slipped += (w1 + w2 - slipN * a / k) / kappa;
+        slipped += (w1 + w2 - a * strain(f, slipN)) / kappa;
         t1 = slipN;
       }
       t2 = t1;
     } else {
-      t1 = k * w1 / a;
-      t2 = k * w2 / b;
+      t1 = pull(f, w1 / a);
+      t2 = pull(f, w2 / b);
       if (t1 > r * t2) {
-        double move = (b * w1 - r * a * w2) / (b + r * a);
-        t1 = k * (w1 - move) / a;
+        t1 = shared(f, a, b, r, w1 + w2);
         t2 = t1 / r;
-        if (t2 <= slipN) passed += move / kappa;
+        if (t2 <= slipN) passed += (w1 - a * strain(f, t1)) / kappa;
       } else if (t1 * r < t2) {
-        double move = (b * w1 - a / r * w2) / (b + a / r);
-        t1 = k * (w1 - move) / a;
-        t2 = t1 * r;
-        if (t2 <= slipN) passed += move / kappa;
+        t2 = shared(f, b, a, r, w1 + w2);
+        t1 = t2 / r;
+        if (t2 <= slipN) passed += (w1 - a * strain(f, t1)) / kappa;
       }
       if (t2 > slipN) {
         t2 = slipN;
-        double stays = k * w1 / a;
-        t1 = fmin(fmax(stays, t2 / r), r * t2);
-        double move = w1 - t1 * a / k;
+        t1 = fmin(fmax(pull(f, w1 / a), t2 / r), r * t2);
+        double move = w1 - a * strain(f, t1);
         passed += move / kappa;
-        slipped += fmax(0, w2 + move - t2 * b / k) / kappa;
+        slipped += fmax(0, w2 + move - b * strain(f, t2)) / kappa;
       }
     }
     ay = G - t1 / m1;

@@ -3,4 +3,4 @@ export const WORKSPACES = ['demo', 'mine'] as const;
 export type WorkspaceName = (typeof WORKSPACES)[number];
 
 /** Version of what is stored in the browser. */
-export const VERSION_OF_DATABASE = 12;
+export const VERSION_OF_DATABASE = 13;

@@ -10,6 +10,7 @@ import {
   entryFrom9To10,
   entryFrom10To11,
   entryFrom11To12,
+  entryFrom12To13,
   setupsWithChoices,
 } from '@core/files';
 
@@ -45,8 +46,9 @@ export async function bringUp(database: IDBPDatabase, tx: UpgradeTransaction, fr
   const since8 = (doc: unknown) => (from < 9 ? entryFrom8To9(since7(doc)) : doc);
   const since9 = (doc: unknown) => (from < 10 ? entryFrom9To10(since8(doc)) : doc);
   const since10 = (doc: unknown) => (from < 11 ? entryFrom10To11(since9(doc)) : doc);
+  const since11 = (doc: unknown) => (from < 12 ? entryFrom11To12(since10(doc)) : doc);
   for (const collection of there.filter((c) => c !== 'choices'))
-    await each(collection, (doc) => entryFrom11To12(since10(doc)));
+    await each(collection, (doc) => entryFrom12To13(since11(doc)));
 }
 
 async function moveChoices(database: IDBPDatabase, tx: UpgradeTransaction): Promise<void> {

@@ -1,5 +1,14 @@
 import { expose } from 'comlink';
-import { catchRuns, REMEDIES, RUNS, type CatchRuns, type RemedyId, type Scenario } from '@core/catch';
+import {
+  catchRuns,
+  heightsOf,
+  REMEDIES,
+  RUNS,
+  type CatchRuns,
+  type Heights,
+  type RemedyId,
+  type Scenario,
+} from '@core/catch';
 import { paced } from './paced';
 
 /** Remedies are compared with each other, not read to the last part of a hundred: fewer falls tell which one helps. */
@@ -12,6 +21,8 @@ export interface RemedyAnswer {
 }
 export interface CatchAnswer {
   readonly asIs: CatchRuns;
+  /** The same on the whole wall, at each height and each clip. */
+  readonly heights: Heights;
   readonly remedies: readonly RemedyAnswer[];
 }
 
@@ -28,7 +39,7 @@ const api = {
       done += REMEDY_RUNS;
       return [{ id, runs }];
     });
-    return { asIs, remedies };
+    return { asIs, heights: heightsOf(scenario), remedies };
   },
 };
 export type CatchWorker = typeof api;

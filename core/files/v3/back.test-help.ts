@@ -15,15 +15,24 @@ export type Workspace3 = Omit<Workspace, 'setups' | 'checks'> & {
   choices: Choice3[];
 };
 
-const ADDED_BY_5 = new Set(
-  'condition stiffness impactForceKn helmet stands threaded brakeSide tuned upperHole tiedAt'.split(' '),
-);
+const ADDED_BY_5 = new Set('condition stiffness helmet stands threaded brakeSide tuned upperHole tiedAt'.split(' '));
 const ADDED_BY_6 = new Set(['loadStrand', 'strandsLie', 'gatheredM', 'arriving']);
 const ADDED_BY_7 = new Set(['gapOpens', 'slant', 'brakeAngleDeg', 'slackM', 'calls', 'trainings']);
 const ADDED_BY_8 = new Set(['tieInHeightMm', 'fromWallM', 'endWeightKg']);
 const ADDED_BY_9 = new Set(['bench']);
 const ADDED_BY_10 = new Set(['assumed']);
 const ADDED_BY_12 = new Set(['chinAboveTieInMm', 'kneeAboveSolesMm', 'tight']);
+/** The impact force was there before; the club read it off its labels with version 13. */
+const ADDED_BY_13 = new Set([
+  'impactForceKn',
+  'staticStretchPercent',
+  'stretchTest',
+  'groove',
+  'cam',
+  'brakeThrough',
+  'rings',
+  'atEdge',
+]);
 const ADDED_BY_11 = new Set(['tree', 'tunings', 'bollardSettings']);
 const OPEN: Readonly<Record<string, unknown>> = {
   impactForceKn: null,
@@ -42,25 +51,30 @@ const OPEN: Readonly<Record<string, unknown>> = {
   assumed: [],
   tunings: [],
   bollardSettings: null,
+  staticStretchPercent: null,
+  stretchTest: 'standard',
+  brakeThrough: 'direct',
 };
 const byVersion = (key: string, of: unknown): number =>
-  ADDED_BY_12.has(key)
-    ? 12
-    : ADDED_BY_11.has(key)
-      ? 11
-      : ADDED_BY_10.has(key)
-        ? 10
-        : ADDED_BY_9.has(key)
-          ? 9
-          : ADDED_BY_8.has(key)
-            ? 8
-            : ADDED_BY_7.has(key) || (key === 'condition' && (of as { kind?: string }).kind === 'connector')
-              ? 7
-              : ADDED_BY_6.has(key)
-                ? 6
-                : ADDED_BY_5.has(key)
-                  ? 5
-                  : 1;
+  ADDED_BY_13.has(key)
+    ? 13
+    : ADDED_BY_12.has(key)
+      ? 12
+      : ADDED_BY_11.has(key)
+        ? 11
+        : ADDED_BY_10.has(key)
+          ? 10
+          : ADDED_BY_9.has(key)
+            ? 9
+            : ADDED_BY_8.has(key)
+              ? 8
+              : ADDED_BY_7.has(key) || (key === 'condition' && (of as { kind?: string }).kind === 'connector')
+                ? 7
+                : ADDED_BY_6.has(key)
+                  ? 6
+                  : ADDED_BY_5.has(key)
+                    ? 5
+                    : 1;
 
 /** What version `since` and later ones added becomes `value` of its key, wherever it stands; undefined takes it out. */
 function since<T>(value: T, version: number, instead: (key: string, was: unknown) => unknown): T {
@@ -78,7 +92,7 @@ function since<T>(value: T, version: number, instead: (key: string, was: unknown
   return walk(value) as T;
 }
 
-/** What versions 5 to 12 added, taken out again wherever it stands. */
+/** What versions 5 to 13 added, taken out again wherever it stands. */
 export const without5 = <T>(value: T): T => since(value, 5, () => undefined);
 const open = (key: string, was: unknown) => (key === 'tree' ? was && BLANK_TREE : key in OPEN ? OPEN[key] : 'unknown');
 /** What this version and later ones added, as it is where an older version did not know it. */

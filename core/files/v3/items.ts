@@ -1,4 +1,4 @@
-/* Items and people as they stood up to version 4: what versions 5 to 12 added is taken away again. */
+/* Items and people as they stood up to version 4: what versions 5 to 13 added is taken away again. */
 import {
   connectorSchema as connector,
   deviceSchema as device,
@@ -17,7 +17,14 @@ export const deviceSchema = device.omit({
   tunings: true,
   bollardSettings: true,
 });
-export const ropeSchema = rope.omit({ assumed: true, condition: true, stiffness: true, impactForceKn: true });
+export const ropeSchema = rope.omit({
+  assumed: true,
+  condition: true,
+  stiffness: true,
+  impactForceKn: true,
+  staticStretchPercent: true,
+  stretchTest: true,
+});
 export const cordSchema = cord.omit({ assumed: true, condition: true, bench: true });
 export const slingSchema = sling.omit({ assumed: true, condition: true });
 export const harnessSchema = harness.omit({ assumed: true, condition: true });

@@ -29,9 +29,15 @@ export const person = (id: Ref, role: Role, plain = id === 'climber'): RigPerson
   legLoopId: plain ? 'legLoop' : `${id}-legLoop`,
   helmet: 'unknown',
   fromWallM: null,
+  atEdge: 'unknown',
   stands: 'free',
 });
-export const anchor = (id: Ref = 'anchor'): RigAnchor => ({ id, through: 'unknown', points: 'unknown' });
+export const anchor = (id: Ref = 'anchor'): RigAnchor => ({
+  id,
+  through: 'unknown',
+  points: 'unknown',
+  rings: 'unknown',
+});
 
 export const doubled = (): LineOf<'doubled'> => ({
   id: 'rope',
@@ -106,6 +112,9 @@ export const device = (id: Ref, where: DeviceEnd['on'], hand: Ref | null): Devic
   brakeSide: 'unknown',
   tuned: 'unknown',
   upperHole: 'unknown',
+  groove: 'unknown',
+  cam: 'unknown',
+  brakeThrough: 'direct',
   brakeAngleDeg: null,
   slackM: null,
   loadStrand: 'unknown',

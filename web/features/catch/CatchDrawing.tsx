@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { useRef, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
-import { DEVICE_HEIGHT_M, pastBelay, type FallQuestion, type Frame } from '@core/catch';
+import { DEVICE_HEIGHT_M, groundFall, pastBelay, type FallQuestion, type Frame } from '@core/catch';
 import { printQuantity } from '@core/units';
 import { usePreferences } from '../../app/preferences';
 import { Dimension, Label } from '../../drawing/parts';
@@ -24,16 +24,18 @@ interface CatchDrawingProps {
   /** On a top rope nothing is led: the rope runs over the anchor. */
   readonly led: boolean;
   readonly left: boolean;
+  /** Heights of the tie-in from which a fall reaches the ground, m. */
+  readonly bands: readonly (readonly [number, number])[];
   readonly onMove: (patch: Partial<FallQuestion>) => void;
 }
 
 const round = (m: number) => Math.round(m * 10) / 10;
 
 /** Wall, rope, climber and belayer to scale in metres, at one moment of the fall; what one would move in life is moved here. */
-export function CatchDrawing({ question: q, frame, lowestM, led, left, onMove }: CatchDrawingProps) {
+export function CatchDrawing({ question: q, frame, lowestM, led, left, bands, onMove }: CatchDrawingProps) {
   const { system } = usePreferences();
   const svg = useRef<SVGSVGElement>(null);
-  const past = pastBelay(q);
+  const past = pastBelay(q) || groundFall(q);
   const stance = q.from === 'stance';
   const topM = Math.max(q.climberM + 1, past ? 0 : q.lastPieceM + 1, 6);
   // From a stance there is something below it: as far down as the fall goes, feet and all; a rope that runs on without end leaves the drawing.
@@ -90,6 +92,9 @@ export function CatchDrawing({ question: q, frame, lowestM, led, left, onMove }:
             strokeWidth="1.6"
           />
         )}
+        {bands.map(([from, to]) => (
+          <Band key={from} top={y(Math.min(to, topM))} bottom={y(Math.max(from, bottomM))} />
+        ))}
         <g fill="none" stroke="var(--rope-a)" strokeWidth="3" strokeLinejoin="round">
           <path
             d={`M${device.x} ${device.y}L${first.x} ${first.y}L${last.x} ${last.y}${tight || !led ? `L${climber.x} ${climber.y}` : `Q${last.x - 4} ${(last.y + climber.y) / 2} ${climber.x} ${climber.y}`}`}
@@ -196,6 +201,26 @@ export function CatchDrawing({ question: q, frame, lowestM, led, left, onMove }:
         />
       </g>
     </svg>
+  );
+}
+
+/** A stretch of wall from which a fall reaches the ground: hatched, so that it is seen without colour. */
+function Band({ top, bottom }: { top: number; bottom: number }) {
+  const [x, width] = [WALL - 22, 14];
+  return (
+    <g data-band>
+      <rect
+        x={x}
+        y={top}
+        width={width}
+        height={Math.max(2, bottom - top)}
+        fill="var(--stop-wash)"
+        stroke="var(--stop)"
+      />
+      {Array.from({ length: Math.floor((bottom - top) / 8) }, (_, i) => (
+        <path key={i} d={`M${x} ${top + 8 * (i + 1)}l${width} -8`} stroke="var(--stop)" strokeWidth="1.5" />
+      ))}
+    </g>
   );
 }
 

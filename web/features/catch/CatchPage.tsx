@@ -5,6 +5,9 @@ import {
   catchFindings,
   catchIn,
   fallQuestionSchema,
+  groundFall,
+  heightsFindings,
+  limitsOf,
   pastBelay,
   questionIssues,
   REMEDIES,
@@ -95,14 +98,15 @@ function Fall({ setup, a }: { setup: Setup; a: Attachment }) {
     else set(changed.question);
   };
   const led = line.kind === 'led';
-  const issues = questionIssues(question);
+  const issues = questionIssues(question, limitsOf(indexOf(tried), a));
+  const issueAt = (key: keyof FallQuestion) => issues.find((i) => i.key === key)?.says;
 
   return (
     <>
       <OfTheSetup setup={tried} />
       {issues.length > 0 ? (
         <p role="alert" className="mt-3 rounded-lg bg-stop-wash px-4 py-3 text-stop">
-          {issues.join(' ')} Put it right below.
+          {[...new Set(issues.map((i) => i.says))].join(' ')} Put it right below.
         </p>
       ) : !found.ok ? (
         <p className="mt-3">
@@ -134,6 +138,7 @@ function Fall({ setup, a }: { setup: Setup; a: Attachment }) {
                 key={key}
                 schema={fallQuestionSchema.shape[key]}
                 value={question[key]}
+                error={issueAt(key)}
                 onChange={(value) =>
                   value !== undefined &&
                   set(
@@ -178,7 +183,9 @@ function Fall({ setup, a }: { setup: Setup; a: Attachment }) {
 /** A top rope has no pieces and no stance; on the ground no tether is asked for, and in a fall past the belay no piece. */
 function asked(key: keyof FallQuestion, question: FallQuestion, led: boolean): boolean {
   if (key === 'from') return led;
-  if (key === 'clipped' || key === 'tetherM') return question.from === 'stance';
+  if (key === 'clipped') return led;
+  if (key === 'tetherM') return question.from === 'stance';
+  if (groundFall(question)) return key === 'climberM' || key === 'ledgeM';
   if (key === 'firstPieceM' || key === 'secondPieceM') return led && !pastBelay(question);
   return !pastBelay(question) || (key !== 'lastPieceM' && key !== 'besideM' && key !== 'step');
 }
@@ -219,7 +226,11 @@ function Answer({ scenario, led, left, onMove, onTake }: AnswerProps) {
   const [shown, setShown] = useState<number | null>(null);
   const [chosen, setChosen] = useState<number | null>(null);
   const result = state.kind === 'done' ? state.result : null;
-  const findings = useMemo(() => (result ? worstFirst(catchFindings(scenario, result.asIs)) : []), [scenario, result]);
+  const findings = useMemo(
+    () =>
+      result ? worstFirst([...catchFindings(scenario, result.asIs), ...heightsFindings(scenario, result.heights)]) : [],
+    [scenario, result],
+  );
   const last = trace.frames.length - 1;
   const frame = trace.frames[Math.min(last, shown ?? 0)]!;
   const lowestM = Math.min(...trace.frames.map((f) => f.climberM));
@@ -246,6 +257,7 @@ function Answer({ scenario, led, left, onMove, onTake }: AnswerProps) {
             lowestM={lowestM}
             led={led}
             left={left}
+            bands={result?.heights.bands ?? []}
             onMove={(patch) => {
               setShown(null);
               onMove(patch);

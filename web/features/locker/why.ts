@@ -17,6 +17,8 @@ const WHY: Readonly<Record<LockerKind, Readonly<Record<string, string>>>> = {
     condition: 'whether anybody may hang on it',
     stiffness: 'how it feeds, and how a cam grips it',
     impactForceKn: 'how hard a fall is caught',
+    staticStretchPercent: 'how far the rope gives under you, and where a fall reaches the ground',
+    stretchTest: 'what the stretch on the label means',
   },
   device: {
     family: 'everything: how it brakes, what defeats it, which jobs it is for',
