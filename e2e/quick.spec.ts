@@ -62,9 +62,10 @@ test('the six questions with the keyboard only; what cannot be read stands at it
   await type(page, 'Thickness of the rope', '97');
   await expect(page.getByText(/Read “97”\. Allowed/)).toBeVisible();
   await type(page, 'Thickness of the rope', '3/8 in');
-  await type(page, 'You weigh', '11 st');
+  await type(page, 'The climber weighs', '11 st');
   await expect(page.getByText(/Read “11 st”\. Allowed/)).toBeVisible();
-  await type(page, 'You weigh', '150 lb');
+  await type(page, 'The climber weighs', '150 lb');
+  await type(page, 'The belayer weighs', '60');
   await press(page, page.getByRole('button', { name: 'Show the answer' }));
   await expect(page.getByText('Choose the kind of device, by its look.')).toBeVisible();
   await expect(page.getByText('Choose the hand.')).toBeVisible();

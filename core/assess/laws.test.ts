@@ -20,6 +20,8 @@ const FALL_BACK: Readonly<Record<string, string>> = {
   'item/cutLengthM': 'the measured loop counts',
   'item/impactForceKn': 'what its kind of rope usually has, up to what its standard allows',
   'item/staticStretchPercent': 'what its kind of rope usually has, up to what its standard allows',
+  'item/strengthMinorKn': 'a class of connectors has no such figure; where it can lie across it is asked',
+  'item/strengthOpenKn': 'where the gate can come open it is asked',
   'item/gateOpeningMm': 'a plate that does not pass a gate cannot be clipped: that is seen at once',
   'item/attachTo': 'on a harness, where such devices are made to hang; at an anchor it is asked',
   'attachments/job': 'not a property: null is the job of the set-up',

@@ -35,6 +35,8 @@ import {
   forkRatio,
   fallsToM,
   hangsToM,
+  afterBounceRatio,
+  haulThreeDownN,
   haulThreeN,
   hitchReach,
   loopLengthMm,
@@ -46,7 +48,7 @@ import {
 import { trialsAtMost } from '../bench/index.ts';
 import { club } from '../samples/index.ts';
 import { constant, threshold, type ConstantId } from '../sources/index.ts';
-import { around, exactly, timesIndependent, STANDARD_GRAVITY_M_PER_S2 } from '../units/index.ts';
+import { around, exactly, interval, timesIndependent, STANDARD_GRAVITY_M_PER_S2 } from '../units/index.ts';
 
 /*
  * docs/method.md is what a careful reader checks us by: every figure in what is written there by hand is computed here and compared with what is
@@ -451,7 +453,9 @@ const SAID: readonly Said[] = [
     ['4.3', slackOn(3, 6, 84, 33, 2)],
   ],
   [
-    'Check, 80 kg: 289 N at 0.9, 322 at 0.8, 400 at 0.6',
+    "**A 3:1 at the casualty** (statics), `core/geometry/haul.ts`: upwards F = m g / (1 + eta + eta²), eta what is left of a pull behind a turn; turned down to put one's weight in, once more over eta. Check, 80 kg: 289 N at 0.9, 322 at 0.8, 400 at 0.6; downwards 322, 402 and 667",
+    ['402', haulThreeDownN(80, exactly(0.8)).best],
+    ['667', haulThreeDownN(80, exactly(0.6)).best],
     ['289', haulThreeN(80, exactly(0.9)).best],
     ['322', haulThreeN(80, exactly(0.8)).best],
     ['400', haulThreeN(80, exactly(0.6)).best],
@@ -495,10 +499,30 @@ const SAID: readonly Said[] = [
   ],
   ['over 90 mm for each overhand knot', ['90', of('overhandInSlingMm').best]],
   [
-    'An eight turns the rope by 3.8 / 4.7 / 5.8 rad',
-    ['3.8', of('eightWrapRad').low],
-    ['4.7', of('eightWrapRad').best],
-    ['5.8', of('eightWrapRad').high],
+    'An eight turns the rope by 4.7 / 6.3 / 7.9 rad',
+    ['4.7', of('eightWrapRad').low],
+    ['6.3', of('eightWrapRad').best],
+    ['7.9', of('eightWrapRad').high],
+  ],
+  [
+    'holds 6 / 9.5 / 14 times the hand with both strands parallel and 4.5 / 6.5 / 9 times',
+    ['6', of('munterParallelRatio').low],
+    ['9.5', of('munterParallelRatio').best],
+    ['14', of('munterParallelRatio').high],
+    ['4.5', of('munterOpposedRatio').low],
+    ['6.5', of('munterOpposedRatio').best],
+    ['9', of('munterOpposedRatio').high],
+  ],
+  [
+    'takes 1.2 times the hand force (1.0 to 1.5)',
+    ['1.2', of('oneStrandFactor').best],
+    ['1.0', of('oneStrandFactor').low],
+    ['1.5', of('oneStrandFactor').high],
+  ],
+  [
+    'a bounce of J weights loads the fork with 2 J at the most, and at rest afterwards the base leg keeps min(e^(mu pi), J e^(-mu pi)), at most sqrt(J): after a bounce of 2 weights 1.4 to 2.4 weights',
+    ['1.4', afterBounceRatio(constant('muLineOnBark'), 2).low],
+    ['2.4', afterBounceRatio(interval(0, 0.2, 0.5), 2).high],
   ],
   ['(MOCUS, Fussell and Vesely 1972;'],
   // Worked through in core/hold/cut-sets.test.ts.

@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Device } from '../gear/index.ts';
-import { hauledM, haulThreeN } from '../geometry/index.ts';
+import { hauledM, haulThreeDownN, haulThreeN } from '../geometry/index.ts';
 import { contextOf } from '../parts/index.ts';
 import { variation, wellRigged, withFields, withItem, without, type Setup } from '../rig/index.ts';
 import { club, filled, SETUPS } from '../samples/index.ts';
+import { constant } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
 import { assess } from './index.ts';
 
@@ -44,12 +45,21 @@ describe('a third hand of three parts', () => {
       }),
     );
   });
-  it('minds from what one person lifts with their weight over pulleys, both sides', () => {
-    // 450 N * 2.44 / g = 112 kg.
-    expect([110, 114].map((kg) => find(withMasses(80, kg), 'pick.haul')!.severity)).toEqual(['clear', 'mind']);
-    expect(find(withMasses(80, 40), 'pick.haul')!.because).toMatch(/arms can do it/);
-    expect(find(withMasses(80, 75), 'pick.haul')!.because).toMatch(/foot loop/);
-    expect(find(withMasses(80, 100), 'pick.haul')!.because).toMatch(/pulleys are needed/);
+  it('turned down to put one’s weight in, each pulley counts once more: 321, 402, 667 N', () => {
+    const down = (eta: number) => haulThreeDownN(80, exactly(eta)).best;
+    // Whole newtons as printed in a handbook, cut or rounded.
+    [321, 402, 667].forEach((n, i) => expect(Math.abs(down([0.9, 0.8, 0.6][i]!) - n)).toBeLessThan(1));
+  });
+  it('decides by the whole interval, by arm or by weight, whichever is easier', () => {
+    const severity = (kg: number) => find(withMasses(80, kg), 'pick.haul')!.severity;
+    // By weight at eta 0.7 (the bad end): 450 N * 0.7 * 2.19 / g = 70.3 kg; at the best 0.8: 89.6 kg.
+    expect([70, 71].map(severity)).toEqual(['clear', 'untested']);
+    expect([89, 90].map(severity)).toEqual(['untested', 'mind']);
+    const said = find(withMasses(80, 80), 'pick.haul')!;
+    const number = (key: string) => said.numbers.find((n) => n.key === key)!.value;
+    expect(number('up').best).toBeCloseTo(haulThreeN(80, constant('pulleyEfficiency')).best, 9);
+    expect(number('down').best).toBeGreaterThan(number('up').best);
+    expect(said.because).toMatch(/By arm, upwards.*With your weight/);
     expect(find(withItem(base, 'casualty', null), 'pick.haul')).toBeUndefined();
   });
 });
@@ -65,7 +75,9 @@ describe('two on one device', () => {
   it('a grooved tube with two: too little in reserve for a usual hand, enough with more friction and a strong one', () => {
     const tube = withItem(base, 'device', { ...club.groovedTube, personsRated: 'two' });
     const weak = withItem(withMasses(80, 80, tube), 'climber', { ...club.tomas, massKg: 80, handForceN: 200 });
-    expect(find(weak, 'pick.hand')!.severity).toBe('stop');
+    expect(find(weak, 'pick.hand')!.severity).toBe('mind');
+    const child = withItem(withMasses(80, 120, tube), 'climber', { ...club.tomas, massKg: 80, handForceN: 60 });
+    expect(find(child, 'pick.hand')!.severity).toBe('stop');
     expect(value(weak, 'pick.hand', 'margin').best).toBeLessThan(1.5);
     const light = withItem(withMasses(40, 30, tube), 'climber', { ...club.tomas, massKg: 40, handForceN: 400 });
     expect(find(light, 'pick.hand')!.severity).toBe('clear');
@@ -77,7 +89,7 @@ describe('two on one device', () => {
       withItem(withMasses(80, 80, tube), 'climber', { ...club.tomas, massKg: 80, handForceN });
     const need = value(at(300), 'pick.hand', 'margin').best / 300;
     const limit = 1.5 / need;
-    expect([limit * 0.97, limit * 1.03].map((n) => find(at(n), 'pick.hand')!.severity)).toEqual(['stop', 'clear']);
+    expect([limit * 0.97, limit * 1.03].map((n) => find(at(n), 'pick.hand')!.severity)).toEqual(['mind', 'untested']);
   });
 });
 
@@ -133,6 +145,11 @@ describe('how the casualty is attached', () => {
   it('a link is long from 60 cm, both sides', () => {
     const long = (measuredMm: number) => severities(withFields(base, 'link-sling', { measuredMm }), 'pick.link').length;
     expect([599, 601].map(long)).toEqual([2, 3]);
+  });
+  it('the second one may be half as long again, and no longer', () => {
+    const long = (measuredMm: number) =>
+      severities(withFields(base, 'spare-sling', { measuredMm }), 'pick.link').length;
+    expect([899, 901].map(long)).toEqual([2, 3]);
   });
   it('a link carries the casualty alone; the device carries both', () => {
     const ctx = contextOf(withMasses(80, 60));

@@ -5,6 +5,7 @@ import {
   variationsFor,
   VARIATIONS,
   wellRigged,
+  withFields,
   withItem,
   without,
   type Setup,
@@ -99,8 +100,13 @@ describe('other ways of backing up', () => {
     expect(found(rigged(rappelDouble, 'lanyard'))).toContain('rig.lanyard clear');
     // Nobody has to reach to its far end, however long it is.
     expect(found(rigged(rappelDouble, 'lanyard')).join()).not.toContain('reach stop');
-    for (const lowering of [SETUPS.lower, SETUPS['lower-faulty']])
-      expect(found(rigged(lowering, 'lanyard'))).toContain('hold.hand-alone mind');
+    const tube = withFields(withItem(SETUPS.lower, 'device', club.groovedTube), 'device', {
+      brakeLed: 'redirected',
+      brakeSide: 'grooves',
+    });
+    expect(found(rigged(tube, 'lanyard'))).toContain('hold.hand-alone mind');
+    // A hitch tied with the rope at the anchor is braked by the hand of who stays there: that is how it is done.
+    expect(found(SETUPS.lower).join()).not.toContain('hold.hand-alone');
   });
   it('a hitch on a second rope of one’s own has to stay within reach as well', () => {
     const own = withItem(rigged(rappelDouble, 'own-hitch'), 'own-hitch', club.shortCord);

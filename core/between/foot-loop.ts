@@ -1,4 +1,4 @@
-import { finding, literal, type Finding, type Ref, type Severity } from '../finding/index.ts';
+import { finding, literal, tooLittle, type Finding, type Ref, type Severity } from '../finding/index.ts';
 import { staticStretch, type Person } from '../gear/index.ts';
 import { knotsFor, slingMm, strokeOf, type Stroke } from '../geometry/index.ts';
 import { about, type Context, type Judge } from '../parts/index.ts';
@@ -123,10 +123,11 @@ const unknown = (ref: Ref, person: Person | null, heightM: number): Finding =>
 
 function stroke(piece: SlingPiece, f: StrokeFigures): Finding {
   const { strokeMm, standingGapMm, strokes, lostStrokes, lostM, footLoopMm, tetherMm, heightM, person } = f;
-  const nothing = strokeMm.best <= 0;
+  const gains = tooLittle(strokeMm, { stop: 0, mind: threshold('strokeLeastMm') });
+  const nothing = gains === 'stop';
   const collides = standingGapMm.best < threshold('standingGapMm');
-  const small = strokeMm.best < threshold('strokeLeastMm');
-  const severity: Severity = nothing ? 'stop' : collides || small ? 'mind' : 'clear';
+  const small = gains === 'mind';
+  const severity: Severity = nothing ? 'stop' : collides || small ? 'mind' : gains;
   const wantedMm = person.tieInHeightMm! + threshold('standingGapWantedMm');
   const whole = slingMm({ sling: piece.item!, method: piece.method, knots: 0, measuredMm: null });
   const tie = knotsFor(whole.best, wantedMm);

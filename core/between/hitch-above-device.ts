@@ -1,4 +1,4 @@
-import { finding, type Finding, type Ref } from '../finding/index.ts';
+import { finding, tooLittle, tooMuch, type Finding, type Ref } from '../finding/index.ts';
 import { about, between, hitches, type Context, type Judge } from '../parts/index.ts';
 import { deviceOf, hitchOf, linesOf, mainConnector, ropeSlots, slingOf, type Attachment } from '../rig/index.ts';
 import { threshold } from '../sources/index.ts';
@@ -86,11 +86,12 @@ export const hitchAboveJudge: Judge = {
 };
 
 function inReach(ref: Ref, top: Interval, armMm: number): Finding {
-  const out = top.best > armMm;
-  const may = top.high > armMm;
+  const severity = tooMuch(top, { stop: armMm });
+  const out = severity === 'stop';
+  const may = severity !== 'clear';
   return finding({
     code: out || may ? 'geometry.hitch-out-of-reach' : 'geometry.hitch-in-reach',
-    severity: out ? 'stop' : may ? 'mind' : 'clear',
+    severity,
     subject: [ref],
     says: out
       ? 'Loaded, the hitch hangs out of reach: nobody could free it.'
@@ -98,7 +99,12 @@ function inReach(ref: Ref, top: Interval, armMm: number): Finding {
         ? 'Loaded, the hitch may hang just beyond the arm.'
         : 'Loaded, the hitch stays within arm’s reach.',
     because: 'Its upper edge is {top~} up, the arm reaches {arm}.',
-    remedy: out || may ? 'Shorten the tether or the cord.' : '',
+    remedy:
+      severity === 'clear'
+        ? ''
+        : severity === 'untested'
+          ? 'Load it low and reach for it, or shorten the tether or the cord.'
+          : 'Shorten the tether or the cord.',
     numbers: [
       { key: 'top', label: 'Upper edge of the loaded hitch', quantity: 'lengthMm', value: top },
       { key: 'arm', label: 'Arm’s reach', quantity: 'lengthMm', value: exactly(armMm) },
@@ -109,14 +115,15 @@ function inReach(ref: Ref, top: Interval, armMm: number): Finding {
 function ontoDevice(a: Attachment, device: Attachment, bottom: Interval, barMm: Interval): Finding[] {
   const gap = minus(bottom, barMm);
   const margin = threshold('hitchClearanceMarginMm');
-  if (gap.low >= margin) return [];
+  const severity = tooLittle(gap, { stop: 0, mind: margin });
+  if (severity === 'clear') return [];
   return [
     finding({
       code: 'geometry.hitch-onto-device',
-      severity: gap.best <= 0 ? 'stop' : 'mind',
+      severity,
       subject: [a.end.id, device.end.id],
       says:
-        gap.best <= 0
+        severity === 'stop'
           ? 'The hitch above lies on the device, which pushes it open.'
           : 'The hitch above comes close to the device.',
       because: 'Between the wraps and the device {gap~} is left.',

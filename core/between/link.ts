@@ -101,9 +101,10 @@ function drawn({ attachment, end }: Link, first: boolean): Finding {
 /** Far below the rescuer nobody keeps a head up, and both hang at the arms of a long pendulum. */
 function long({ attachment, end }: Link): Finding[] {
   const piece = slingOf(attachment);
-  if (piece?.kind !== 'sling' || !piece.item || attachment.use !== 'carries') return [];
+  if (piece?.kind !== 'sling' || !piece.item) return [];
   const lengthMm = slingMm({ ...piece, sling: piece.item });
-  const most = threshold('linkMostMm');
+  // The second one is there in case: it may be longer, and not as long as one likes.
+  const most = threshold('linkMostMm') * (attachment.use === 'carries' ? 1 : 1.5);
   if (lengthMm.best <= most) return [];
   return [
     finding({

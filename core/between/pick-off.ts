@@ -1,5 +1,5 @@
-import { finding, literal, type Finding, type Ref, type Severity } from '../finding/index.ts';
-import { hauledM, haulThreeN } from '../geometry/index.ts';
+import { finding, literal, tooLittle, tooMuch, type Finding, type Ref, type Severity } from '../finding/index.ts';
+import { hauledM, haulThreeDownN, haulThreeN } from '../geometry/index.ts';
 import { about, type Context, type Judge } from '../parts/index.ts';
 import { deviceOf, linesOf, ropeSlots, type RigPerson } from '../rig/index.ts';
 import { constant, threshold } from '../sources/index.ts';
@@ -37,34 +37,38 @@ export const pickOffJudge: Judge = {
     ),
 };
 
+/** A 3:1 pulls upwards; turned down over one pulley more it takes one's weight, and that pulley costs its share again. */
 function haul(ref: Ref, massKg: number): Finding {
-  const pulleys = haulThreeN(massKg, constant('pulleyEfficiency'));
-  const connectors = haulThreeN(massKg, constant('connectorEfficiency'));
+  const [eta, worse] = [constant('pulleyEfficiency'), constant('connectorEfficiency')];
+  const up = haulThreeN(massKg, eta);
+  const down = haulThreeDownN(massKg, eta);
+  const connectors = haulThreeDownN(massKg, worse);
   const lift = constant('pickOffLiftM');
   const [arms, weight] = [threshold('haulArmsMostN'), threshold('haulWeightMostN')];
-  const severity: Severity = pulleys.best > weight ? 'mind' : 'clear';
-  const how =
-    severity === 'mind'
-      ? 'Even over pulleys that is more than one person lifts with their weight.'
-      : connectors.best > weight
-        ? 'Over connectors it is more than one person’s weight: pulleys are needed.'
-        : pulleys.best > arms
-          ? 'It takes your weight in a foot loop: arms alone do not lift that.'
-          : 'Over pulleys arms can do it, and one’s weight over connectors.';
+  const byArms = tooMuch(up, { stop: arms });
+  const byWeight = tooMuch(down, { stop: weight });
+  // Either way is enough; nobody has to try both.
+  const better = byArms === 'clear' || byWeight === 'clear' ? 'clear' : milder(byArms, byWeight);
+  const severity: Severity = better === 'stop' ? 'mind' : better;
   return finding({
     code: 'pick.haul',
     severity,
     subject: [ref],
     says:
-      severity === 'mind'
-        ? 'With three parts of rope the casualty is too heavy for one.'
-        : 'With three parts of rope one person can lift the casualty off.',
-    because: `Over pulleys {pulleys~}, over connectors {connectors~}, for {hauled~} of rope. ${how}`,
+      severity === 'clear'
+        ? 'A 3:1 should be enough for one person, on this estimate.'
+        : severity === 'mind'
+          ? 'A 3:1 is too hard for one person, on this estimate.'
+          : 'A 3:1 may be too hard for one person: try it.',
+    because: `By arm, upwards, you pull {up~}, and {arms} is about the most. With your weight, over one pulley more, {down~} of at most {weight}; over connectors instead of pulleys {connectors~}. For the lift you haul {hauled~} of rope.`,
     remedy:
-      severity === 'mind' ? 'Add a sheave: five parts, or a pulley more on the hauling strand; or two who pull.' : '',
+      severity === 'clear' ? '' : 'Use a 5:1, put a second 2:1 on the hauling strand (6:1), or have two people haul.',
     numbers: [
-      { key: 'pulleys', label: 'Haul over two pulleys', quantity: 'forceN', value: pulleys },
-      { key: 'connectors', label: 'Haul over two connectors', quantity: 'forceN', value: connectors },
+      { key: 'up', label: 'Haul upwards, over pulleys', quantity: 'forceN', value: up },
+      { key: 'arms', label: 'By arm, at most', quantity: 'forceN', value: exactly(arms) },
+      { key: 'down', label: 'Haul downwards, over one pulley more', quantity: 'forceN', value: down },
+      { key: 'weight', label: 'With your weight, at most', quantity: 'forceN', value: exactly(weight) },
+      { key: 'connectors', label: 'Downwards, over connectors', quantity: 'forceN', value: connectors },
       {
         key: 'hauled',
         label: 'Rope to haul',
@@ -74,6 +78,9 @@ function haul(ref: Ref, massKg: number): Finding {
     ],
   });
 }
+const BETTER: readonly Severity[] = ['clear', 'untested', 'mind', 'stop'];
+/** The milder of two. */
+const milder = (a: Severity, b: Severity): Severity => (BETTER.indexOf(a) < BETTER.indexOf(b) ? a : b);
 
 /** What the anchor of the rescuer’s line carries with both on it; over a fork, and tied at the base of a tree, twice as much. Check: 160 kg 1.57, with a jerk 3.1, over a fork 6.3 kN. */
 function onAnchor(ctx: Context, massKg: number): Finding {
@@ -108,7 +115,7 @@ function hands(ctx: Context): Finding[] {
       figures.handN.high / figures.bottomN.low,
     );
     const wanted = threshold('twoHandMargin');
-    const severity: Severity = margin.best < wanted ? 'stop' : 'clear';
+    const severity = tooLittle(margin, { stop: wanted });
     return [
       finding({
         code: 'pick.hand',
@@ -117,12 +124,16 @@ function hands(ctx: Context): Finding[] {
         says:
           severity === 'stop'
             ? `With two on ${literal(item.name)} the hand has too little in reserve.`
-            : `With two on ${literal(item.name)} the hand has enough in reserve.`,
+            : severity !== 'clear'
+              ? `With two on ${literal(item.name)} the hand may have too little in reserve.`
+              : `With two on ${literal(item.name)} the hand has enough in reserve.`,
         because: 'It can do {margin~} times what is needed at the bottom; {wanted} times is asked for with two.',
         remedy:
-          severity === 'stop'
-            ? 'Add friction before the casualty hangs in it: a connector more, a turn more, another device.'
-            : '',
+          severity === 'untested'
+            ? 'Measure the hand force, or test it low with two and a backup. Else add friction: a connector more, a turn more, another device.'
+            : severity !== 'clear'
+              ? 'Add friction before the casualty hangs in it: a connector more, a turn more, another device.'
+              : '',
         numbers: [
           { key: 'margin', label: 'Hand over need, two persons', quantity: 'ratio', value: margin },
           { key: 'wanted', label: 'Asked for', quantity: 'ratio', value: exactly(wanted) },

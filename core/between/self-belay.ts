@@ -143,7 +143,7 @@ function jolt(solo: Solo): Finding {
     code: 'solo.fall',
     severity,
     subject: [ref],
-    says: `Just below the anchor a fall into this slack puts {force~} on you: up to {weights} times your weight.`,
+    says: `Just below the anchor a fall into this slack puts {force~} on you: up to {weights} your weight.`,
     because: `You fall {fall~}: {slack} of slack and what the device runs before it bites. Only {near} of rope stretch there. {limit} are ${
       teeth
         ? severity === 'stop'
@@ -163,7 +163,7 @@ function jolt(solo: Solo): Finding {
         key: 'weights',
         label: 'Force over your weight, at most',
         quantity: 'ratio',
-        value: exactly((forceKn.high * 1000) / (massKg * STANDARD_GRAVITY_M_PER_S2)),
+        value: exactly(Math.round((forceKn.high * 10_000) / (massKg * STANDARD_GRAVITY_M_PER_S2)) / 10),
       },
       { key: 'fall', label: 'Fall', quantity: 'lengthM', value: fallM },
       { key: 'slack', label: 'Slack', quantity: 'lengthM', value: exactly(slackM) },

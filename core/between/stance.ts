@@ -1,16 +1,13 @@
 import { finding, literal, type Finding, type Severity } from '../finding/index.ts';
 import { about, type Judge } from '../parts/index.ts';
-import { belaysFromHarness, linesOf, type RigPerson } from '../rig/index.ts';
+import { belaysFromHarness, type RigPerson } from '../rig/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
 
-/** Where somebody stands who belays a leader: far from the wall the catch draws them to it, and the leader falls so much farther. */
+/** Where somebody stands who belays from below: far from the wall a catch draws them to it, and who climbs comes down so much farther. */
 export const stanceJudge: Judge = {
   id: 'stance',
-  subjects: ({ setup, index }) =>
-    setup.attachments
-      .filter((a) => belaysFromHarness(index, a) && linesOf(index, a.end)[0]?.kind === 'led')
-      .map((a) => a.id),
+  subjects: ({ setup, index }) => setup.attachments.filter((a) => belaysFromHarness(index, a)).map((a) => a.id),
   claims: (ref) => [about(ref, 'stance')],
   judge: (ref, ctx) => {
     const { root } = ctx.attachment(ref);
@@ -30,7 +27,7 @@ function stance({ id, item, fromWallM, stands }: RigPerson): Finding {
     subject: [id],
     says:
       fromWallM === null
-        ? `It is not said how far from the wall ${name} stands.`
+        ? `Not entered yet: how far from the wall ${name} stands.`
         : severity === 'mind'
           ? `${name} stands far from the wall.`
           : far
@@ -38,12 +35,9 @@ function stance({ id, item, fromWallM, stands }: RigPerson): Finding {
             : `${name} stands close to the wall.`,
     because:
       fromWallM === null
-        ? 'A catch draws whoever stands far off towards the wall, and the leader falls so much farther.'
-        : `{from} from the wall to the device.${severity === 'mind' ? ' A catch draws the belayer to it, stumbling, and the leader falls so much farther.' : ''}`,
-    remedy:
-      severity === 'clear'
-        ? ''
-        : 'Stand within two metres of the wall, below the first piece and beside the line of fall.',
+        ? 'A fall draws a belayer who stands far off towards the wall, and the climber comes down that much farther.'
+        : `{from} from the wall to the device.${severity === 'mind' ? ' A fall draws the belayer to it, stumbling, and the climber comes down that much farther.' : ''}`,
+    remedy: severity === 'clear' ? '' : 'Stand within two metres of the wall, and beside the line of fall.',
     numbers:
       fromWallM === null
         ? []

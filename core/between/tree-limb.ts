@@ -198,7 +198,8 @@ function slackForceKn({ lineM, dropM }: Swing, ctx: Context): Interval | null {
 }
 
 function stored({ comingBack }: Tree, { dropM }: Swing, forceKn: Interval | null): Finding {
-  const hard = dropM > threshold('limbStopM') || (forceKn !== null && forceKn.best > threshold('arrestMostKn'));
+  // Nobody tries this fall: where only the upper end is too hard one minds all the same.
+  const hard = dropM > threshold('limbStopM') || (forceKn !== null && forceKn.low > threshold('arrestMostKn'));
   const severity: Severity =
     comingBack === 'taken' ? 'clear' : comingBack === 'unknown' ? 'untested' : hard ? 'stop' : 'mind';
   return finding({

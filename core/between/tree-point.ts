@@ -1,6 +1,6 @@
 import { finding, literal, type Finding, type Ref, type Severity } from '../finding/index.ts';
 import { traitsOf } from '../gear/index.ts';
-import { forkRatio } from '../geometry/index.ts';
+import { afterBounceRatio, forkRatio } from '../geometry/index.ts';
 import { about, type Context, type Judge } from '../parts/index.ts';
 import { deviceOf, type Attachment, type RigLine, type RigPerson, type Tree } from '../rig/index.ts';
 import { constant, threshold } from '../sources/index.ts';
@@ -16,6 +16,16 @@ function weightsOn(line: RigLine, through: string): Interval {
   if (line.kind !== 'fixed' || line.fastening.tiedAt === 'top') return interval(1, 1, 1);
   const base = forkRatio(constant(through === 'wood' ? 'muLineOnBark' : 'muLineOnSaver'));
   return line.fastening.tiedAt === 'base' ? base : interval(1, base.best, base.high);
+}
+
+/** With a bounce a line tied at the base loads the fork with both its legs, whatever the friction; what is left at rest afterwards can be more than before it. */
+function bounceOn(line: RigLine, through: string): { readonly most: number; readonly rest: Interval } | null {
+  if (line.kind !== 'fixed' || line.fastening.tiedAt === 'top') return null;
+  const jerk = threshold('jerkFactor');
+  return {
+    most: 2 * jerk,
+    rest: afterBounceRatio(constant(through === 'wood' ? 'muLineOnBark' : 'muLineOnSaver'), jerk),
+  };
 }
 
 /** What the tie-in point carries, and whether it was tried with more than that before anybody went up. */
@@ -61,7 +71,11 @@ function byTwo(massKg: number, kg: number | null): readonly [Severity, string, s
 }
 
 const TRIED: Readonly<Record<Tree['tried'], readonly [Severity, string, string]>> = {
-  two: ['clear', 'Two persons have bounced on the line before anybody goes up it.', ''],
+  two: [
+    'clear',
+    'Two people bounce-tested the tie-in point from the ground. That tests today’s load, not the health of the wood.',
+    '',
+  ],
   one: [
     'mind',
     'One person has tried the tie-in point: that is no more than what hangs there later.',
@@ -82,7 +96,9 @@ const TRIED: Readonly<Record<Tree['tried'], readonly [Severity, string, string]>
 function fork(ref: Ref, { tried }: Tree, line: RigLine, massKg: number, through: string, kg: number | null): Finding {
   const weights = weightsOn(line, through);
   const stillKn = scale(weights, (massKg * STANDARD_GRAVITY_M_PER_S2) / 1000);
-  const jerkKn = scale(stillKn, threshold('jerkFactor'));
+  const weightKn = (massKg * STANDARD_GRAVITY_M_PER_S2) / 1000;
+  const bounce = bounceOn(line, through);
+  const jerkKn = bounce ? exactly(bounce.most * weightKn) : scale(stillKn, threshold('jerkFactor'));
   const [severity, says, remedy] = tried === 'two' ? byTwo(massKg, kg) : TRIED[tried];
   const trial = tried === 'two' && kg !== null;
   return finding({
@@ -90,11 +106,21 @@ function fork(ref: Ref, { tried }: Tree, line: RigLine, massKg: number, through:
     severity,
     subject: [ref, line.id],
     says,
-    because: `It carries {still~}, and {jerk~} with a jerk.${trial ? ' On trial {bounced} hung there, {times} times the climber.' : ''} What a fork holds nobody can reckon from the ground: wood, decay and roots decide, and whoever knows trees.`,
+    because: `It carries {still~}, and up to {jerk~} in a bounce${bounce ? '; at rest after one {rest~}' : ''}.${trial ? ' On trial {bounced} hung there, {times} times the climber.' : ''} What a fork holds nobody can reckon from the ground: wood, decay and roots decide, and whoever knows trees.`,
     remedy,
     numbers: [
       { key: 'still', label: 'On the tie-in point', quantity: 'strengthKn', value: stillKn },
-      { key: 'jerk', label: 'With a jerk', quantity: 'strengthKn', value: jerkKn },
+      { key: 'jerk', label: 'In a bounce', quantity: 'strengthKn', value: jerkKn },
+      ...(bounce
+        ? ([
+            {
+              key: 'rest',
+              label: 'At rest after a bounce',
+              quantity: 'strengthKn',
+              value: scale(bounce.rest, weightKn),
+            },
+          ] as const)
+        : []),
       { key: 'weights', label: 'Weights on it', quantity: 'ratio', value: weights },
       ...(trial
         ? ([

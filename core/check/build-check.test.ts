@@ -52,6 +52,7 @@ describe('buildCheck', () => {
       'hitch-bites',
       'hitch-lets-go',
       'hitch-clear',
+      'hitch-clear-knee',
     ]);
   });
 

@@ -60,7 +60,9 @@ export const ITEM_KINDS = {
   'hold-person': ['device-weigh', 'take-in', 'plate-weigh', 'plate-weigh-other'],
   'hitch-bites': ['hitch-test'],
   'hitch-lets-go': [],
+  'edge-tied': [],
   'hitch-clear': [],
+  'hitch-clear-knee': [],
 } as const satisfies Readonly<Record<string, readonly string[]>>;
 export type ItemKind = keyof typeof ITEM_KINDS;
 

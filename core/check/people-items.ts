@@ -1,5 +1,5 @@
 import { hanging } from '../hold/index.ts';
-import type { Context } from '../parts/index.ts';
+import { standingAbove, type Context } from '../parts/index.ts';
 import { hangingBy, type RigPerson } from '../rig/index.ts';
 import type { CheckItem } from './check-item.ts';
 import { item, itemId } from './item.ts';
@@ -12,6 +12,7 @@ export function peopleItems(ctx: Context): CheckItem[] {
   const several = worn.length > 1;
   const brakers = persons.filter((p) => attachments.some((a) => a.end.kind === 'device' && a.end.hand === p.id));
   const heads = persons.filter((p) => p.item !== null);
+  const above = standingAbove(ctx).filter((p) => p.item !== null);
   return [
     ...heads.map((p) => helmet(p, heads[0]!)),
     ...worn.flatMap((p) => [
@@ -40,9 +41,25 @@ export function peopleItems(ctx: Context): CheckItem[] {
         sources: ['practice-hook-up'],
       }),
     ]),
+    ...above.map((p) => atEdge(p, above[0]!)),
     ...brakers.flatMap((p) => [brakeHand(ctx, p, brakers[0]!), looseThings(ctx, p, brakers[0]!)]),
   ];
 }
+
+/** Who belays from above stands where the others can fall. */
+const atEdge = (p: RigPerson, first: RigPerson): CheckItem =>
+  item({
+    id: itemId('edge-tied', p.id, first.id),
+    part: p.id,
+    title: `${nameOf(p)} at the edge`,
+    look: 'What leads from the belayer’s harness to the anchor.',
+    touch: 'Pull on it, away from the edge and towards it.',
+    question: 'How far did the pull let the belayer go?',
+    expected: 'Not as far as the edge',
+    others: ['As far as the edge', 'Nothing is attached'],
+    why: 'A belayer who is pulled over the edge holds nobody.',
+    sources: ['practice-edge'],
+  });
 
 export const nameOf = (p: RigPerson): string => p.item?.name ?? `the ${p.role}`;
 

@@ -74,7 +74,9 @@ const OF_KIND = {
   'hold-person': 'tried',
   'hitch-bites': 'tried',
   'hitch-lets-go': 'tried',
+  'edge-tied': 'harness',
   'hitch-clear': 'tried',
+  'hitch-clear-knee': 'tried',
 } as const satisfies Record<ItemKind, SystemId>;
 
 export function systemOf(item: Pick<CheckItem, 'id'>): SystemId {

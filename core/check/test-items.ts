@@ -19,7 +19,7 @@ export function testItems(ctx: Context): CheckItem[] {
     ...hitches.flatMap((a) => [
       bites(ctx, a, hitches[0]!),
       letsGo(a, hitches[0]!),
-      ...(ctx.deviceAbove(a) ? [clear(a, hitches[0]!)] : []),
+      ...(ctx.deviceAbove(a) ? clear(a, hitches[0]!) : []),
     ]),
   ];
 }
@@ -114,26 +114,31 @@ const letsGo = (a: Attachment, first: Attachment): CheckItem =>
     sources: ['practice-hitch-test'],
   });
 
-function clear(a: Attachment, first: Attachment): CheckItem {
+/** The clearance that was judged is the one that is asked for: a hand's width hanging, three fingers with the knee raised. */
+const clear = (a: Attachment, first: Attachment): CheckItem[] => [
+  clearance(a, first, false),
+  ...(a.root.kind === 'harness' && a.root.point === 'leg-loop' ? [clearance(a, first, true)] : []),
+];
+
+function clearance(a: Attachment, first: Attachment, knee: boolean): CheckItem {
   return item({
-    id: itemId('hitch-clear', a.id, first.id),
+    id: itemId(knee ? 'hitch-clear-knee' : 'hitch-clear', a.id, first.id),
     part: a.end.id,
     kind: 'function-test',
-    title: 'Hitch stays clear of the device',
+    title: knee ? 'Hitch stays clear, knee raised' : 'Hitch stays clear of the device',
     look: 'The gap between the wraps and the device, hitch loaded.',
-    touch:
-      a.root.kind === 'harness' && a.root.point === 'leg-loop'
-        ? 'Raise the knee on that side as high as it goes.'
-        : 'Lean back and pull the hitch up as far as it goes.',
-    question: 'How much room is left at the worst?',
-    expected: 'More than {margin}',
-    others: ['Less than {margin}', 'It touches'],
+    touch: knee
+      ? 'Raise the knee on that side as high as it goes.'
+      : 'Lean back, and pull the hitch up as far as it goes.',
+    question: 'How much room is left?',
+    expected: knee ? 'At least three fingers ({margin})' : 'At least a hand’s width ({margin})',
+    others: [knee ? 'Less than three fingers' : 'Less than a hand’s width', 'It touches'],
     numbers: [
       {
         key: 'margin',
         label: 'Clearance asked for',
         quantity: 'lengthMm',
-        value: exactly(threshold('hitchClearanceMarginMm')),
+        value: exactly(threshold(knee ? 'hitchClearanceKneeMm' : 'hitchClearanceMarginMm')),
       },
     ],
     why: 'A hitch that touches the device is pushed open by it.',

@@ -32,14 +32,38 @@ import {
   type TemplateId,
 } from '../rig/index.ts';
 
+/** Whose weight is asked, in the words of what each does: of the one who hangs, and of the other one where two matter. */
+export const MASSES_ASKED = {
+  'rappel-double': ['You weigh', null],
+  'rappel-single': ['You weigh', null],
+  'rappel-fixed': ['You weigh', null],
+  lower: ['The person you lower weighs', 'You weigh'],
+  'lower-ground': ['The person you lower weighs', 'You weigh'],
+  'belay-top-rope': ['The climber weighs', 'The belayer weighs'],
+  'belay-leader': ['The leader weighs', 'The belayer weighs'],
+  'belay-second': ['The second weighs', 'The belayer weighs'],
+  'belay-seconds': ['The heavier second weighs', 'The belayer weighs'],
+  ascend: ['You weigh', null],
+  'self-belay-top-rope': ['You weigh', null],
+  'tree-stationary': ['You weigh', null],
+  'tree-moving': ['You weigh', null],
+  'tree-rappel': ['You weigh', null],
+  'pick-off': ['You weigh', 'The casualty weighs'],
+} as const satisfies Record<TemplateId, readonly [hangs: string, other: string | null]>;
+
 /** All that is asked before the first answer. */
-export const quickSchema = z.strictObject({
+const quickFields = z.strictObject({
   template: z.enum(TEMPLATE_IDS),
   diameterMm: measure('diameterMm', 5, 16, 'Thickness of the rope', 'As on its label.'),
   construction: choice(ROPE_CONSTRUCTIONS, 'Kind of rope'),
   family: z.enum(FAMILY_KEYS),
-  massKg: measure('massKg', 25, 200, 'You weigh', 'With clothing, gear and rucksack.'),
+  massKg: measure('massKg', 15, 200, 'You weigh', 'With clothing, gear and rucksack.'),
+  otherMassKg: measure('massKg', 15, 200, 'The other one weighs', 'With clothing, gear and rucksack.').nullable(),
   brakeHand: choice({ right: 'Right', left: 'Left' }, 'Hand that brakes'),
+});
+export const quickSchema = quickFields.superRefine(({ template, otherMassKg }, ctx) => {
+  if (MASSES_ASKED[template][1] !== null && otherMassKg === null)
+    ctx.addIssue({ code: 'custom', path: ['otherMassKg'], message: 'A value is needed here.' });
 });
 export type QuickQuestion = z.infer<typeof quickSchema>;
 
@@ -57,7 +81,7 @@ const assumedToo = <T extends Item>(item: T, more: readonly string[]): T => ({
 
 /**
  * A set-up from six answers. Everything else that a rig of this job has is something typical of its kind, marked as such, or not said: it is never clear
- * by itself. Who asks is whoever brakes; who else there is, is somebody of middle mass.
+ * by itself. Everybody whose weight decides is asked for; the hand is that of whoever brakes.
  *
  * @param own id, name and time of the set-up, and fresh ids for its gear.
  */
@@ -65,7 +89,7 @@ export function quickSetup(
   question: QuickQuestion,
   own: { readonly id: string; readonly name: string; readonly now: string; readonly newId: () => string },
 ): Setup {
-  const { template, diameterMm, construction, family, massKg, brakeHand } = question;
+  const { template, diameterMm, construction, family, massKg, otherMassKg, brakeHand } = question;
   const { newId } = own;
   const blank = withFields(blankSetup(template, own), 'site', { anchorHeightM: 0 });
   const main = blank.attachments.find((a) => a.end.kind === 'device');
@@ -75,11 +99,11 @@ export function quickSetup(
     person: (ref) => {
       // By what each does, so that sentences about them read as sentences.
       const name = `The ${blank.persons.find((p) => p.id === ref)?.role ?? 'other'}`;
-      if (ref === braker) return typicalPerson(newId(), name, { massKg, brakeHand });
-      const somebody = typicalPerson(newId(), name, {
-        massKg: constant('typicalMassKg').best,
-        brakeHand: 'right',
-      });
+      const hangs = ref === 'climber' || ref === 'second';
+      const said = hangs ? massKg : otherMassKg;
+      const hand = ref === braker ? brakeHand : 'right';
+      if (said !== null) return typicalPerson(newId(), name, { massKg: said, brakeHand: hand });
+      const somebody = typicalPerson(newId(), name, { massKg: constant('typicalMassKg').best, brakeHand: hand });
       return { ...somebody, assumed: [...somebody.assumed, 'massKg'] };
     },
     harness: () => assumedToo(typicalHarness(newId()), ['attachment']),

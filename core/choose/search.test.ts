@@ -279,7 +279,7 @@ describe('search', () => {
   });
 
   it('says so when it was cut', () => {
-    const shown = ask('rappel-single', PEOPLE);
+    const shown = ask('belay-leader', PEOPLE);
     expect(search(shown, club.clubItems, [], { ...SEARCH_DEFAULTS, maxLooks: 1 }).outcome).toBe('cut');
     // However many share them, each set of ropes and device gets as many looks as it takes here.
     const shared = search(shown, club.clubItems, [], { ...SEARCH_DEFAULTS, allLooks: 1 });

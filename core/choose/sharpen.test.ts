@@ -4,6 +4,7 @@ import { FAMILY_KEYS, servesJob, traitsOf, type Rope } from '../gear/index.ts';
 import { slotsOf } from '../parts/index.ts';
 import {
   descentOf,
+  deviceOf,
   fieldsOf,
   notRigged,
   setupSchema,
@@ -17,7 +18,15 @@ import {
   type TemplateId,
 } from '../rig/index.ts';
 import { SETUPS, variedSetups } from '../samples/index.ts';
-import { constructionsFor, familiesFor, quickSetup, sharpen, type QuickQuestion } from './index.ts';
+import {
+  constructionsFor,
+  familiesFor,
+  MASSES_ASKED,
+  quickSchema,
+  quickSetup,
+  sharpen,
+  type QuickQuestion,
+} from './index.ts';
 
 let n = 0;
 const own = { id: 'quick', name: 'Quick', now: '2026-11-26T12:00:00.000Z', newId: () => `q-${(n += 1)}` };
@@ -29,6 +38,7 @@ const quick = (template: TemplateId, more: Partial<QuickQuestion> = {}): Setup =
       construction: constructionsFor(template)[0]!,
       family: familiesFor(template)[0]!,
       massKg: 80,
+      otherMassKg: MASSES_ASKED[template][1] === null ? null : 70,
       brakeHand: 'left',
       ...more,
     },
@@ -44,16 +54,40 @@ describe('a set-up from six answers', () => {
       const gear = JSON.stringify(setup);
       expect(gear).toContain('"nominalDiameterMm":9.8');
       expect(gear).toContain(`"family":"${family}"`);
-      const you = setup.persons.find((p) => p.item && !p.item.assumed.includes('massKg'))!;
-      expect(you.item).toMatchObject({ massKg: 80, brakeHand: 'left' });
+      for (const p of setup.persons) {
+        if (!p.item) continue;
+        // Nothing that decides is assumed where somebody was asked for one like it.
+        expect(p.item.assumed, `${template}, ${p.id}`).not.toContain('massKg');
+        expect(p.item.massKg).toBe(p.id === 'climber' || p.id === 'second' ? 80 : 70);
+      }
+      const main = setup.attachments.map(deviceOf).find((d) => d !== null)!;
+      const braker = setup.persons.find((p) => p.id === (main.hand ?? 'climber'))!;
+      expect(braker.item!.brakeHand).toBe('left');
     }
   });
-  it('who asks is whoever brakes; somebody else is of middle mass, and that is said to be typical', () => {
-    const setup = quick('belay-leader');
+  it('a leader of 85 kg on a belayer of 52 kg is that, and is said to be too much', () => {
+    const setup = quick('belay-leader', { massKg: 85, otherMassKg: 52 });
     const [climber, belayer] = ['climber', 'belayer'].map((role) => setup.persons.find((p) => p.role === role)!.item!);
-    expect(belayer).toMatchObject({ name: 'The belayer', massKg: 80 });
-    expect(belayer!.assumed).not.toContain('massKg');
-    expect(climber!.assumed).toContain('massKg');
+    expect([climber!.massKg, belayer!.massKg]).toEqual([85, 52]);
+    const said = assess(wellRigged(setup)).findings.find((f) => f.code === 'belay.masses')!;
+    expect(['stop', 'mind']).toContain(said.severity);
+  });
+  it('the other weight is asked for where two matter, and nowhere else', () => {
+    for (const template of TEMPLATE_IDS) {
+      const { persons } = TEMPLATES[template].parts();
+      const two = persons.some((p) => p.role === 'belayer' || p.role === 'casualty');
+      expect(MASSES_ASKED[template][1] !== null, template).toBe(two);
+      const parsed = quickSchema.safeParse({
+        template,
+        diameterMm: 10,
+        construction: 'single',
+        family: 'tube-grooved',
+        massKg: 80,
+        otherMassKg: null,
+        brakeHand: 'left',
+      });
+      expect(parsed.error?.issues.map((i) => i.path.join()) ?? []).toEqual(two ? ['otherMassKg'] : []);
+    }
   });
   it('nothing is said that was not asked: rig, condition, declarations and height are open', () => {
     for (const template of TEMPLATE_IDS) {

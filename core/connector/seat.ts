@@ -1,4 +1,13 @@
-import { finding, type Finding, type FindingNumber, type Ref, type Severity, literal } from '../finding/index.ts';
+import {
+  finding,
+  type Finding,
+  type FindingNumber,
+  type Ref,
+  type Severity,
+  literal,
+  strengthAgainst,
+  worse,
+} from '../finding/index.ts';
 import type { Connector } from '../gear/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly, type Interval } from '../units/index.ts';
@@ -96,21 +105,18 @@ export function roomFindings(connector: Connector, part: Ref, strandsMm: readonl
   ];
 }
 
-const forMargin = (margin: number): Severity =>
-  margin < threshold('strengthMarginStop') ? 'stop' : margin < threshold('strengthMarginMind') ? 'mind' : 'clear';
-
 /**
- * Strength left against the load of the job. Along the spine the upper end of the load decides. Settling across is possible, not certain,
+ * Strength left against the load of the job. Settling across is possible, not certain,
  * where somebody tends the device, and counts against the usual load, unless something holds the connector from turning. What an open gate
  * leaves is shown; that a gate is open, or may be opened, is judged with the gate.
  */
 export function strengthFinding(connector: Connector, part: Ref, load: Interval): Finding {
   const canCross = connector.keeper !== 'yes';
   const ways = [
-    { key: 'major', label: 'Strength along', kn: connector.strengthMajorKn, againstKn: load.high },
-    { key: 'open', label: 'Strength, gate open', kn: connector.strengthOpenKn, againstKn: null },
+    { key: 'major', label: 'Strength along', kn: connector.strengthMajorKn, against: load },
+    { key: 'open', label: 'Strength, gate open', kn: connector.strengthOpenKn, against: null },
     ...(canCross
-      ? [{ key: 'minor', label: 'Strength across', kn: connector.strengthMinorKn, againstKn: load.best }]
+      ? [{ key: 'minor', label: 'Strength across', kn: connector.strengthMinorKn, against: exactly(load.best) }]
       : []),
   ];
   const missing = ways.filter((way) => way.kn === null);
@@ -119,11 +125,11 @@ export function strengthFinding(connector: Connector, part: Ref, load: Interval)
     { key: 'load', label: 'Load with a jerk or slack', quantity: 'strengthKn', value: load },
     ...known.map(({ key, label, kn }): FindingNumber => ({ key, label, quantity: 'strengthKn', value: exactly(kn) })),
   ];
-  const margins = known.flatMap(({ againstKn, ...way }) =>
-    againstKn === null ? [] : [{ ...way, margin: way.kn / againstKn }],
+  const judged = known.flatMap(({ against, ...way }) =>
+    against === null ? [] : [{ ...way, severity: strengthAgainst(way.kn, against), margin: way.kn / against.best }],
   );
-  const weakest = margins.length > 0 ? margins.reduce((a, b) => (b.margin < a.margin ? b : a)) : undefined;
-  const severity = weakest ? forMargin(weakest.margin) : 'clear';
+  const weakest = judged.length > 0 ? judged.reduce((a, b) => (b.margin < a.margin ? b : a)) : undefined;
+  const severity = judged.reduce<Severity>((worst, { severity: s }) => worse(worst, s), 'clear');
   if (weakest && severity !== 'clear') {
     return finding({
       code: 'connector.strength',

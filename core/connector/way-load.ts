@@ -1,5 +1,4 @@
-import { finding, type Finding, type FindingNumber, type Severity, literal } from '../finding/index.ts';
-import { threshold } from '../sources/index.ts';
+import { finding, type Finding, type FindingNumber, literal, strengthAgainst } from '../finding/index.ts';
 import { exactly, interval, type Interval } from '../units/index.ts';
 import { endMeasures, seatThicknessMm } from './clearance.ts';
 import { alongKn, offSpineShare } from './strength-left.ts';
@@ -13,8 +12,6 @@ const kn = (key: string, label: string, value: Interval): FindingNumber => ({
   quantity: 'strengthKn',
   value,
 });
-const byMargin = (margin: number): Severity =>
-  margin < threshold('strengthMarginStop') ? 'stop' : margin < threshold('strengthMarginMind') ? 'mind' : 'clear';
 
 /** Strength left along, off the spine and across, against the load of the job. */
 export function loadFindings(input: WayInput, way: Way, loadKn: Interval): Finding[] {
@@ -45,7 +42,7 @@ function along({ connector, device }: WayInput, way: Way, loadKn: Interval): Fin
     findings.push(
       finding({
         code: 'connector.load-off-spine',
-        severity: open === null ? 'untested' : byMargin(left.best / loadKn.best),
+        severity: open === null ? 'untested' : strengthAgainst(left.best, loadKn.best),
         subject: SUBJECT,
         says: `${literal(device.name)} is wide and holds the load off the spine of ${literal(connector.name)}.`,
         because: `It is {wide} wide in an end of {inside}. ${open === null ? 'The gate-open strength is not entered, so what is left is not known.' : 'By the estimate {left~} is left of {major}; the load of this job is {load~}.'}`,
@@ -63,18 +60,18 @@ function along({ connector, device }: WayInput, way: Way, loadKn: Interval): Fin
       }),
     );
   }
-  const margin = (share > 0 ? left.best : major) / loadKn.high;
+  const severity = strengthAgainst(share > 0 ? left.best : major, loadKn);
   findings.push(
     finding({
       code: 'connector.job-strength',
-      severity: byMargin(margin),
+      severity,
       subject: ['deviceConnector'],
       says:
-        margin < threshold('strengthMarginMind')
+        severity !== 'clear'
           ? `${literal(connector.name)} has little strength left for this job.`
           : `${literal(connector.name)} is strong enough along its axis.`,
       because: 'Along the spine {major}; the load of this job is {load~}.',
-      remedy: margin < threshold('strengthMarginMind') ? 'Take a stronger connector.' : '',
+      remedy: severity === 'clear' ? '' : 'Use a stronger connector.',
       numbers: [kn('major', 'Strength along', exactly(major)), kn('load', 'Load of this job', loadKn)],
     }),
   );
@@ -102,7 +99,7 @@ function across({ connector, device, load }: WayInput, loadKn: Interval): Findin
     ];
   }
   const looked = load.tended && !load.fall;
-  const computed = byMargin(minor / (load.fall ? loadKn.high : loadKn.best));
+  const computed = strengthAgainst(minor, load.fall ? loadKn.high : loadKn.best);
   const severity = computed === 'stop' && looked ? 'mind' : computed;
   return [
     finding({

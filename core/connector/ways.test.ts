@@ -152,8 +152,8 @@ describe('strength', () => {
   });
   it('a weak connector does not hold the job', () => {
     expect(codes({ strengthMajorKn: 2 })).toContain('connector.job-strength stop');
-    // Slack on a top rope, 80 kg, factor 0.3 on 45 kN: 5.5 kN. Twice that is 11.
-    expect(codes({ strengthMajorKn: 10 })).toContain('connector.job-strength mind');
+    // Slack on a top rope, at the upper end more than 5 kN: one and a half times that is more than 7.
+    expect(codes({ strengthMajorKn: 7 })).toContain('connector.job-strength mind');
     expect(codes({})).toContain('connector.job-strength clear');
   });
 });

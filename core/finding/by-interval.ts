@@ -1,4 +1,5 @@
-import type { Interval } from '../units/index.ts';
+import { threshold } from '../sources/index.ts';
+import { exactly, interval, type Interval } from '../units/index.ts';
 import type { Severity } from './schema.ts';
 
 /**
@@ -20,4 +21,15 @@ export interface Limits {
   readonly stop: number;
   /** Beyond it less than the margin is left; the same as `stop` where there is none. */
   readonly mind?: number;
+}
+
+/**
+ * A strength against the load it has to carry, in one unit, both > 0: *stop* below 1.5 times, *mind* below twice. Nobody tries how much a part holds: where only
+ * the bad end is too weak one minds.
+ */
+export function strengthAgainst(left: Interval | number, load: Interval | number): Severity {
+  const [have, carries] = [left, load].map((x) => (typeof x === 'number' ? exactly(x) : x)) as [Interval, Interval];
+  const margin = interval(have.low / carries.high, have.best / carries.best, have.high / carries.low);
+  const severity = tooLittle(margin, { stop: threshold('strengthMarginStop'), mind: threshold('strengthMarginMind') });
+  return severity === 'untested' ? 'mind' : severity;
 }

@@ -38,6 +38,8 @@ const STROKE = 'core/assess/stroke.test.ts';
 const ROPE_ALONE = 'core/assess/rope-alone.test.ts';
 const CATCH = 'core/catch/catch-findings.test.ts';
 const RIG = 'core/parts/lines.test.ts';
+const ATTACHED = 'core/parts/attached.test.ts';
+const MANY = 'core/parts/many.test.ts';
 
 const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string]>> = {
   'rig.part-missing': ['A part of the set-up is not chosen', RIG],
@@ -67,6 +69,21 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'rig.condition': ['Condition of ropes, cords, slings and harnesses', FALSE],
   'rig.rope-size': ['Diameter that no rope of this kind has', FALSE],
   'rig.label-contradicts': ['Label and measurement contradict each other', FALSE],
+  'rig.not-attached': ['Nobody’s attachment of full strength', ATTACHED],
+  'rig.point-holds-nobody': ['Hangs on a point of the harness that holds nobody', ATTACHED],
+  'rig.tied-to-loop': ['Rope tied to the belay loop', ATTACHED],
+  'rig.no-connector': ['No connector between device and harness', ATTACHED],
+  'rig.no-hand': ['No hand at a device that lets the rope run', ATTACHED],
+  'rig.hand-elsewhere': ['The hand named cannot reach the brake strand', ATTACHED],
+  'rig.at-edge': ['Belayer at an edge', ATTACHED],
+  'rig.worn': ['Device worn where the rope runs', MANY],
+  'rig.below-class': ['Life gear below its standard', MANY],
+  'rig.anchor-wood': ['Loaded rope over bare wood', MANY],
+  'rig.anchor-rings': ['Not all rings of the anchor threaded', MANY],
+  'rig.two-masses': ['Two heavy people on one device', MANY],
+  'rig.many-small': ['Many small things at once', MANY],
+  'fit.cam-held': ['A hand around the cam', MANY],
+  'fit.groove-used': ['Groove of a two-sided plate', MANY],
   'rig.joining-knot': ['Joining knot rolls or catches', FALSE],
   'item.typical': ['Values that are only typical', 'core/assess/typical.test.ts'],
   'catch.first-piece': ['The device is drawn to the first piece', CATCH],
@@ -130,7 +147,6 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'fit.aid-only': ['Device helps upwards and holds nobody', FAMILY],
   'fit.guide-mode-thin': ['Thin rope in guide mode', FAMILY],
   'fit.cam-brakes-less': ['Assisted cam brakes less on this rope', FAMILY],
-  'fit.multi-slips': ['Multi-ascender slips on this rope', FAMILY],
   'fit.multi-needs-tuning': ['Multi-ascender must be tuned to this rope', FAMILY],
   'fit.multi-soft-sheath': ['Sheath changes how the multi-ascender runs', FAMILY],
   'fit.groove': ['Which groove of the plate', FAMILY],

@@ -49,6 +49,12 @@ export const worse = (a: Severity, b: Severity): Severity => (rank(a) <= rank(b)
 export const overall = (findings: readonly { readonly severity: Severity }[]): Severity =>
   findings.length === 0 ? 'untested' : findings.map((f) => f.severity).reduce(worse);
 
-/** Findings from worst to best; equals keep their order. */
-export const worstFirst = <T extends { readonly severity: Severity }>(findings: readonly T[]): T[] =>
-  [...findings].sort((a, b) => rank(a.severity) - rank(b.severity));
+/** Findings from worst to best; of equals what is left when something lets go comes first, the others keep their order. */
+export const worstFirst = <T extends { readonly severity: Severity; readonly code?: string }>(
+  findings: readonly T[],
+): T[] =>
+  [...findings].sort(
+    (a, b) => rank(a.severity) - rank(b.severity) || Number(aboutHolding(b)) - Number(aboutHolding(a)),
+  );
+const aboutHolding = ({ code = '' }: { readonly code?: string }): boolean =>
+  code.startsWith('hold.') || code === 'rig.not-attached';

@@ -1,4 +1,4 @@
-export { tooLittle, tooMuch } from './by-interval.ts';
+export { strengthAgainst, tooLittle, tooMuch } from './by-interval.ts';
 export { FINDING_CODES, type FindingCodeEntry } from './code-register.ts';
 export type { FindingCode } from './codes.ts';
 export { DOUBTS, doubtedBy, type Doubt } from './doubts.ts';

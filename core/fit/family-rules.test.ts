@@ -48,8 +48,8 @@ describe('guide plate, declared from 8.7 mm single', () => {
   const plate = device('guide-plate', 8.7, 11, ['belay-second', 'rappel-double', 'ascend'], ['single']);
   const half = rope(8.2, { construction: 'half' });
   it('an 8.2 mm half rope can flip in guide mode: for seconds and for ascending, not for a rappel', () => {
-    expect(found('belay-second', half, plate)).toContain('fit.guide-mode-thin mind');
-    expect(found('ascend', half, plate)).toContain('fit.guide-mode-thin mind');
+    expect(found('belay-second', half, plate)).toContain('fit.guide-mode-thin untested');
+    expect(found('ascend', half, plate)).toContain('fit.guide-mode-thin untested');
     expect(found('rappel-double', half, plate).join()).not.toContain('guide-mode');
     expect(fitCell('belay-second', half, plate).severity).toBe('stop');
   });
@@ -61,12 +61,18 @@ describe('assisted cam, 8.9 to 11 mm single', () => {
   const cam = device('assisted-cam', 8.9, 11, ['belay-leader', 'lower', 'rappel-single'], ['single']);
   it('fits a used 10 mm rope', () => expect(found('belay-leader', rope(10), cam)).toEqual(['fit.rope-in-range clear']));
   it('brakes less on thin, on new slick rope and when worn', () => {
-    expect(found('lower', rope(9.1), cam)).toContain('fit.cam-brakes-less mind');
+    // Inside a declared range a thin rope is no fault; where none is declared thin means below 9 mm.
+    expect(found('lower', rope(9), cam).join()).not.toContain('cam-brakes-less');
+    expect(found('lower', rope(8.8), { ...cam, declarations: [] })).toContain('fit.cam-brakes-less mind');
+    expect(found('lower', rope(9.2), { ...cam, declarations: [] }).join()).not.toContain('cam-brakes-less');
+    expect(found('lower', rope(10, { sheath: 'unknown' }), cam)).toContain('fit.cam-brakes-less untested');
     expect(found('lower', rope(10, { sheath: 'new-treated' }), cam)).toContain('fit.cam-brakes-less mind');
     expect(found('lower', rope(10), { ...cam, wear: 'worn' })).toContain('fit.cam-brakes-less mind');
   });
   it('asks for more friction when lowering', () => {
-    const f = fitCell('lower', rope(9.1), cam).findings.find((x) => x.code === 'fit.cam-brakes-less')!;
+    const f = fitCell('lower', rope(10), { ...cam, wear: 'worn' }).findings.find(
+      (x) => x.code === 'fit.cam-brakes-less',
+    )!;
     expect(f.remedy).toContain('Add friction');
   });
   it('never on two strands', () => expect(found('rappel-double', rope(10), cam)).toContain('fit.one-strand-only stop'));
@@ -79,17 +85,9 @@ describe('assisted cam, 8.9 to 11 mm single', () => {
 
 describe('multi-ascender, 11 to 13 mm, one person', () => {
   const multi = device('multi-ascender', 9, 13, ['tree-stationary', 'pick-off']);
-  it.each<[number, string]>([
-    [9, 'fit.multi-slips stop'],
-    [10.5, 'fit.multi-needs-tuning mind'],
-  ])('%s mm: %s', (mm, expected) => expect(found('tree-stationary', rope(mm), multi)).toContain(expected));
-  it('works without on 11.7 mm', () =>
-    expect(found('tree-stationary', rope(11.7), multi)).toEqual(['fit.rope-in-range clear']));
-  it('measured 10.5 mm counts where the label says 11', () => {
-    expect(found('tree-stationary', rope(11, { measuredDiameterMm: 10.5 }), multi)).toContain(
-      'fit.multi-needs-tuning mind',
-    );
-  });
+  it.each([9, 10.5, 11.7])('on %s mm it holds only when tuned to that rope', (mm) =>
+    expect(found('tree-stationary', rope(mm), multi)).toContain('fit.multi-needs-tuning untested'),
+  );
   it('minds a soft sheath and new treated rope', () => {
     expect(found('tree-stationary', rope(12, { sheath: 'fuzzy' }), multi)).toContain('fit.multi-soft-sheath mind');
     expect(found('tree-stationary', rope(12, { sheath: 'new-treated' }), multi)).toContain(
@@ -101,11 +99,10 @@ describe('multi-ascender, 11 to 13 mm, one person', () => {
 
 describe('two-sided plate', () => {
   const plate = device('two-sided-plate', 7.5, 11, ['rappel-single']);
-  const says = (mm: number) => fitCell('rappel-single', rope(mm), plate).findings.find((f) => f.code === 'fit.groove')!;
-  it('8 mm goes into the V, 9.5 mm (3/8 in) into the U groove, 9 mm lies between', () => {
-    expect(says(8).says).toContain('V groove');
-    expect(says(9.525).says).toContain('U groove');
-    expect(says(9)).toMatchObject({ severity: 'mind' });
+  it('has two grooves: which is for which rope stands in its instructions', () => {
+    const [groove] = fitCell('rappel-single', rope(9), plate).findings.filter((f) => f.code === 'fit.groove');
+    expect(groove).toMatchObject({ severity: 'clear' });
+    expect(groove!.says).toMatch(/use the one its instructions give/);
   });
 });
 
@@ -156,14 +153,14 @@ describe('what lets the rope run', () => {
     const plate = device('guide-plate', 8.7, 11, []);
     expect(handOffIn(plate, 'belay-leader')).toBe('runs');
     expect(handOffIn(plate, 'belay-second')).toBe('holds');
-    expect(modesOf(plate, 'belay-second', rope(10))[0]).toContain('guide mode');
+    expect(modesOf(plate, 'belay-second')[0]).toContain('guide mode');
   });
 });
 
 describe('clamps and aids', () => {
-  it('teeth are minded where one can fall, not where one climbs the rope', () => {
+  it('teeth are told where one can fall: how hard a fall gets is judged with its force', () => {
     const clamp = device('clamp-toothed', 8, 13, ['ascend', 'self-belay-top-rope']);
-    expect(found('self-belay-top-rope', rope(10), clamp)).toContain('fit.teeth mind');
+    expect(found('self-belay-top-rope', rope(10), clamp)).toContain('fit.teeth clear');
     expect(found('ascend', rope(10), clamp)).toEqual(['fit.rope-in-range clear']);
     // EN 567 asks 4 kN without damage; above that from memory.
     const teeth = fitCell('self-belay-top-rope', rope(10), clamp).findings.find((f) => f.code === 'fit.teeth')!;

@@ -1,7 +1,7 @@
 import { finding, type Finding, literal } from '../finding/index.ts';
 import { diameterOf, JOBS, traitsOf, type FamilyTraits } from '../gear/index.ts';
 import { constant, threshold } from '../sources/index.ts';
-import { exactly } from '../units/index.ts';
+import { isDeclared } from './declared.ts';
 import { handOffIn, inGuideMode } from './mode.ts';
 import type { RopeInDeviceInput } from './rope-in-device-input.ts';
 
@@ -23,8 +23,6 @@ export function familyRules(input: RopeInDeviceInput): Finding[] {
 
 const diameterNumber = (input: RopeInDeviceInput) =>
   ({ key: 'diameter', label: 'Diameter', quantity: 'diameterMm', value: diameterOf(input.rope).diameterMm }) as const;
-const limitNumber = (label: string, mm: number) =>
-  ({ key: 'limit', label, quantity: 'diameterMm', value: exactly(mm) }) as const;
 
 function forThisJob({ device, load }: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
   const job = load.use;
@@ -163,19 +161,21 @@ function downOnly({ device, load }: RopeInDeviceInput, traits: FamilyTraits): Fi
   ];
 }
 
+/** Where no range is declared for this rope, what is known of thin rope in such devices; a limit of one model is nobody's common practice. */
 function guideMode(input: RopeInDeviceInput): Finding[] {
   const { device, rope, part } = input;
-  const limitMm = threshold('guideModeThinMm');
-  if (!inGuideMode(device, input.load.use) || diameterOf(rope).diameterMm.low >= limitMm) return [];
+  const limitMm = threshold('thinRopeMm');
+  if (!inGuideMode(device, input.load.use) || diameterOf(rope).diameterMm.best >= limitMm || isDeclared(input))
+    return [];
   return [
     finding({
       code: 'fit.guide-mode-thin',
-      severity: 'mind',
+      severity: 'untested',
       subject: ['device', part],
-      says: `${literal(rope.name)} can twist, flip and pinch inside ${literal(device.name)} in guide mode.`,
-      because: 'It has {diameter~}; below {limit} a half rope may then no longer be taken in.',
-      remedy: 'Take a thicker rope or another device for belaying from above, and watch that both strands lie flat.',
-      numbers: [diameterNumber(input), limitNumber('Known to flip below', limitMm)],
+      says: 'Thin ropes can flip or pinch in guide mode in some plates.',
+      because: `${literal(rope.name)} is {diameter~} thick, and no range is entered that covers it in ${literal(device.name)}.`,
+      remedy: 'Check the smallest diameter your plate’s instructions give for guide mode.',
+      numbers: [diameterNumber(input)],
     }),
   ];
 }
@@ -184,63 +184,48 @@ function turningCam(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
   if (!traits.turningCam) return [];
   const { device, rope, part } = input;
   const job = input.load.use;
-  const limitMm = threshold('camThinMm');
-  const reasons = [
-    diameterOf(rope).diameterMm.low < limitMm ? 'the rope is thin ({diameter~})' : '',
+  const thin = diameterOf(rope).diameterMm.best < threshold('thinRopeMm') && !isDeclared(input);
+  const known = [
+    thin ? 'the rope is thin ({diameter~})' : '',
     rope.sheath === 'new-treated' ? 'its sheath is new and slick' : '',
-    rope.sheath === 'unknown' ? 'its sheath is not known' : '',
     device.wear === 'worn' ? 'the device is worn' : '',
-    device.wear === 'unknown' ? 'the wear of the device is not known' : '',
   ].filter(Boolean);
-  if (reasons.length === 0) return [];
+  const open = [
+    rope.sheath === 'unknown' ? 'the sheath of the rope' : '',
+    device.wear === 'unknown' ? 'the wear of the device' : '',
+  ].filter(Boolean);
+  if (known.length + open.length === 0) return [];
   return [
     finding({
       code: 'fit.cam-brakes-less',
-      severity: 'mind',
+      severity: known.length > 0 ? 'mind' : 'untested',
       subject: ['device', part],
-      says: `${literal(device.name)} brakes less on ${literal(rope.name)}.`,
-      because: `Thin or slick rope turns the cam less, and water and a heavy climber add to it: ${reasons.join(', ')}.`,
+      says:
+        known.length > 0
+          ? `${literal(device.name)} brakes less on ${literal(rope.name)}.`
+          : `Not entered yet: ${open.join(' and ')}. ${literal(device.name)} brakes less on slick rope and when worn.`,
+      because: `Thin or slick rope turns the cam less; water and a heavy climber add to it${known.length > 0 ? `: ${known.join(', ')}` : ''}.`,
       remedy:
         job === 'lower' || job.startsWith('rappel')
           ? 'Add friction: lead the brake strand over another connector.'
           : 'Keep the hand on the brake strand, and add friction before lowering.',
-      numbers: [diameterNumber(input), limitNumber('Thin below', limitMm)],
+      numbers: thin ? [diameterNumber(input)] : [],
     }),
   ];
 }
 
-function tuning(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
+function tuning({ device, rope, part }: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
   if (!traits.tuned) return [];
-  const { device, rope, part } = input;
-  const { diameterMm } = diameterOf(rope);
-  const [slipsMm, tunedMm] = [threshold('multiSlipsMm'), threshold('multiTunedMm')];
-  const findings: Finding[] = [];
-  if (diameterMm.best <= slipsMm) {
-    findings.push(
-      finding({
-        code: 'fit.multi-slips',
-        severity: 'stop',
-        subject: ['device', part],
-        says: `${literal(device.name)} slips on ${literal(rope.name)}, even when tuned.`,
-        because: 'It has {diameter~}; up to {limit} the bollard cannot press it enough.',
-        remedy: 'Take a rope of 11 to 13 mm, or what the maker declares.',
-        numbers: [diameterNumber(input), limitNumber('Slips up to', slipsMm)],
-      }),
-    );
-  } else if (diameterMm.low < tunedMm) {
-    findings.push(
-      finding({
-        code: 'fit.multi-needs-tuning',
-        severity: 'mind',
-        subject: ['device', part],
-        says: `${literal(device.name)} holds ${literal(rope.name)} only after tuning.`,
-        because: 'It has {diameter~}; below {limit} the bollard must be set for this rope.',
-        remedy:
-          'Tune it low above the ground with your weight on it, and use that tuning for ropes like this one only.',
-        numbers: [diameterNumber(input), limitNumber('Tuning needed below', tunedMm)],
-      }),
-    );
-  }
+  const findings: Finding[] = [
+    finding({
+      code: 'fit.multi-needs-tuning',
+      severity: 'untested',
+      subject: ['device', part],
+      says: `${literal(device.name)} holds ${literal(rope.name)} only when it is tuned to it.`,
+      because: 'Its bollard is set for one rope, as that rope is now. Which ropes it takes stands in its instructions.',
+      remedy: 'Tune it low above the ground with your weight on it, and use that tuning for this rope only.',
+    }),
+  ];
   if (rope.sheath === 'fuzzy' || rope.sheath === 'new-treated') {
     const soft = rope.sheath === 'fuzzy';
     findings.push(
@@ -262,30 +247,16 @@ function tuning(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
 function groove(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
   if (!traits.grooves) return [];
   const { device, rope, part } = input;
-  const { diameterMm } = diameterOf(rope);
-  const [thinMm, thickMm] = [threshold('grooveThinMm'), threshold('grooveThickMm')];
-  const thick = diameterMm.low >= thickMm - 0.1;
-  const thin = diameterMm.high <= thinMm + 0.5;
-  const numbers = [
-    diameterNumber(input),
-    { key: 'thin', label: 'V groove for', quantity: 'diameterMm', value: exactly(thinMm) } as const,
-    { key: 'thick', label: 'U groove from', quantity: 'diameterMm', value: exactly(thickMm) } as const,
-  ];
-  const around =
-    'Through the slot and around the body, connector in the lower hole; around the connector only is too little for most adults, a very light person may need less.';
   return [
     finding({
       code: 'fit.groove',
-      severity: thick || thin ? 'clear' : 'mind',
+      severity: 'clear',
       subject: ['device', part],
-      numbers,
-      says: thick
-        ? `${literal(rope.name)} goes into the U groove of ${literal(device.name)}.`
-        : thin
-          ? `${literal(rope.name)} goes into the V groove of ${literal(device.name)}.`
-          : `${literal(rope.name)} lies between the two grooves of ${literal(device.name)}.`,
-      because: 'It has {diameter~}; the V groove is for {thin}, the U groove from {thick}.',
-      remedy: thick || thin ? around : `Try both low above the ground and keep the one that brakes enough. ${around}`,
+      numbers: [diameterNumber(input)],
+      says: `${literal(device.name)} has a wide and a narrow groove: use the one its instructions give for ${literal(rope.name)}.`,
+      because: 'The rope is {diameter~} thick. The narrow groove brakes thin rope more; thick rope jams in it.',
+      remedy:
+        'Through the slot and around the body, connector in the lower hole; around the connector only is too little for most adults.',
     }),
   ];
 }
@@ -295,11 +266,12 @@ function teeth({ device, rope, load, part }: RopeInDeviceInput, traits: FamilyTr
   return [
     finding({
       code: 'fit.teeth',
-      severity: 'mind',
+      // How hard a fall can get is judged where its force is known.
+      severity: 'clear',
       subject: ['device', part],
-      says: `In a fall the teeth of ${literal(device.name)} can tear the sheath of ${literal(rope.name)}.`,
-      because: 'Teeth damage the sheath from about {force~}; a fall with slack in the rope can reach that.',
-      remedy: 'Keep the rope tight, or take a device without teeth.',
+      says: `${literal(device.name)} has teeth: a fall into slack can hurt the sheath of ${literal(rope.name)}.`,
+      because: 'Teeth begin to hurt the sheath at about {force~}.',
+      remedy: 'Keep the rope tight.',
       numbers: [
         { key: 'force', label: 'Sheath damaged from', quantity: 'strengthKn', value: constant('teethHurtSheathKn') },
       ],

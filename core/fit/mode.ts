@@ -1,5 +1,4 @@
-import { diameterOf, traitsOf, type Device, type Job, type Rope } from '../gear/index.ts';
-import { threshold } from '../sources/index.ts';
+import { traitsOf, type Device, type Job } from '../gear/index.ts';
 
 const GUIDE_JOBS: ReadonlySet<Job> = new Set(['belay-second', 'belay-seconds', 'ascend']);
 
@@ -13,22 +12,13 @@ export function handOffIn(device: Device, job: Job): ReturnType<typeof traitsOf>
   return traits.guideMode && !inGuideMode(device, job) ? 'runs' : traits.handOff;
 }
 
-/** Which mode, groove or threading this device is used in for this job and rope, in a few words each; empty when there is only one. */
-export function modesOf(device: Device, job: Job, rope: Rope): string[] {
+/** Which mode, groove or threading this device is used in for this job, in a few words each; empty when there is only one. */
+export function modesOf(device: Device, job: Job): string[] {
   const traits = traitsOf(device.family);
   const modes: string[] = [];
   if (traits.guideMode) modes.push(inGuideMode(device, job) ? 'guide mode, hung by its own eye' : 'as a tube');
-  if (traits.grooves) {
-    const { diameterMm } = diameterOf(rope);
-    modes.push(
-      diameterMm.low >= threshold('grooveThickMm') - 0.1
-        ? 'U groove'
-        : diameterMm.high <= threshold('grooveThinMm') + 0.5
-          ? 'V groove'
-          : 'groove to be tried',
-      'through the slot and around the body',
-    );
-  }
+  if (traits.grooves)
+    modes.push('the groove its instructions give for this rope', 'through the slot and around the body');
   if (traits.brake === 'eight')
     modes.push('rope up through the ring from below, or down from above: both are accepted');
   if (traits.brake === 'grooved-tube' && !inGuideMode(device, job)) modes.push('brake strand over the grooves');

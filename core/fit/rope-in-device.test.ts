@@ -11,21 +11,23 @@ const first = (rope: Partial<Rope>) => `${fit(rope)[0]!.code} ${fit(rope)[0]!.se
 const label = (nominalDiameterMm: number) => ({ nominalDiameterMm, measuredDiameterMm: null });
 
 describe('ropeInDevice', () => {
-  // Culvert tube: single ropes 8.7 to 11 mm. A label counts ± 0.3 mm, a caliper reading ± its own uncertainty.
+  // Culvert tube: single ropes 8.7 to 11 mm. Ranges are declared for labels: one inside is inside. A caliper reading counts ± its own uncertainty.
   it.each<[string, Partial<Rope>, string]>([
     ['inside', { measuredDiameterMm: 9.9 }, 'fit.rope-in-range clear'],
     ['just inside, measured ± 0.1', { measuredDiameterMm: 8.8 }, 'fit.rope-in-range clear'],
-    ['on the limit', { measuredDiameterMm: 8.7 }, 'fit.rope-near-limit mind'],
+    ['on the limit', { measuredDiameterMm: 8.7 }, 'fit.rope-near-limit untested'],
     ['within the uncertainty below', { measuredDiameterMm: 8.65 }, 'fit.rope-near-limit mind'],
     ['outside below', { measuredDiameterMm: 8.5 }, 'fit.rope-too-thin stop'],
     ['outside above', { measuredDiameterMm: 11.2 }, 'fit.rope-too-thick stop'],
-    ['label near the limit', label(8.9), 'fit.rope-near-limit mind'],
+    ['label near the limit, inside', label(8.9), 'fit.rope-in-range clear'],
+    ['label just outside', label(8.6), 'fit.rope-near-limit untested'],
+    ['label outside', label(8.2), 'fit.rope-too-thin stop'],
     [
       'measured 10.5 where the label says 11',
       { nominalDiameterMm: 11, measuredDiameterMm: 10.5 },
       'fit.rope-in-range clear',
     ],
-    ['label 11 alone', label(11), 'fit.rope-near-limit mind'],
+    ['label 11 alone', label(11), 'fit.rope-in-range clear'],
     ['low-stretch is not accepted', { construction: 'low-stretch' }, 'fit.kind-not-accepted stop'],
     ['kind not known', { construction: 'other' }, 'fit.kind-not-accepted untested'],
   ])('%s', (_, rope, expected) => expect(first(rope)).toBe(expected));

@@ -2,13 +2,14 @@ import { finding, SEVERITIES, type Finding, literal } from '../finding/index.ts'
 import { diameterOf, JOBS, ROPE_CONSTRUCTIONS, traitsOf, type Declaration } from '../gear/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
+import { accepting, inRange, isDeclared } from './declared.ts';
 import { familyRules } from './family-rules.ts';
 import { ropeForJob } from './rope-for-job.ts';
 import type { RopeInDeviceInput } from './rope-in-device-input.ts';
 
 /**
- * Does this rope fit this device for this job? By what the maker declares and by what its family is known for. A diameter outside the declared range is *stop*, one within its own uncertainty of
- * a limit is *mind*, no declared range is *not tested*. The measured diameter beats the label (see `diameterOf`).
+ * Does this rope fit this device for this job? By what the maker declares and by what its family is known for. A diameter outside the declared range is *stop*, at a limit
+ * see `inRange`, no declared range is *not tested*. The measured diameter beats the label (see `diameterOf`).
  */
 export function ropeInDevice(input: RopeInDeviceInput): Finding[] {
   const declared = traitsOf(input.device.family).tied ? tied(input) : byDeclaration(input);
@@ -41,8 +42,8 @@ function byDeclaration(input: RopeInDeviceInput): Finding {
       remedy: 'Enter the range from the instructions of the device in the locker.',
     });
   }
-  const accepting = forJob.filter((d) => d.constructions.includes(rope.construction));
-  if (accepting.length === 0) {
+  const fitting = accepting(input);
+  if (fitting.length === 0) {
     const known = rope.construction !== 'other';
     return finding({
       code: 'fit.kind-not-accepted',
@@ -57,7 +58,7 @@ function byDeclaration(input: RopeInDeviceInput): Finding {
         : 'Look for the mark on the rope end and enter it.',
     });
   }
-  const judged = accepting.map((declaration) => againstRange(input, declaration));
+  const judged = fitting.map((declaration) => againstRange(input, declaration));
   return judged.reduce((best, next) =>
     SEVERITIES.indexOf(next.severity) > SEVERITIES.indexOf(best.severity) ? next : best,
   );
@@ -66,10 +67,9 @@ function byDeclaration(input: RopeInDeviceInput): Finding {
 const kinds = (declarations: readonly Declaration[]): string =>
   [...new Set(declarations.flatMap((d) => d.constructions))].map((k) => ROPE_CONSTRUCTIONS[k].toLowerCase()).join(', ');
 
-function againstRange(
-  { rope, device, part }: RopeInDeviceInput,
-  { minDiameterMm, maxDiameterMm, bestMinDiameterMm, bestMaxDiameterMm }: Declaration,
-): Finding {
+function againstRange({ rope, device, part }: RopeInDeviceInput, declaration: Declaration): Finding {
+  const { minDiameterMm, maxDiameterMm, bestMinDiameterMm, bestMaxDiameterMm } = declaration;
+  const severity = inRange(rope, declaration);
   const { diameterMm, measured } = diameterOf(rope);
   const base = {
     subject: ['device', part] as const,
@@ -103,11 +103,11 @@ function againstRange(
       remedy: 'Take a thinner rope or a device declared for this diameter. A thick rope jams or does not feed.',
     });
   }
-  if (diameterMm.low < minDiameterMm || diameterMm.high > maxDiameterMm) {
+  if (severity !== 'clear') {
     return finding({
       ...base,
       code: 'fit.rope-near-limit',
-      severity: 'mind',
+      severity,
       says: `${literal(rope.name)} is at the limit of ${literal(device.name)}.`,
       remedy: measured
         ? 'Measure again at several places; expect braking at the edge of what the device is made for.'
@@ -138,10 +138,11 @@ function againstRange(
   });
 }
 
-function thinRopeInPlainTube({ device, rope, part }: RopeInDeviceInput): Finding[] {
+function thinRopeInPlainTube(input: RopeInDeviceInput): Finding[] {
+  const { device, rope, part } = input;
   const { diameterMm } = diameterOf(rope);
   const limitMm = threshold('thinRopeMm');
-  if (device.family !== 'tube-plain' || diameterMm.low >= limitMm) return [];
+  if (device.family !== 'tube-plain' || diameterMm.low >= limitMm || isDeclared(input)) return [];
   return [
     finding({
       code: 'fit.thin-rope-plain-tube',

@@ -8,6 +8,7 @@ import {
   scale,
   STANDARD_GRAVITY_M_PER_S2,
   times,
+  timesIndependent,
   type Interval,
 } from '../units/index.ts';
 import type { Weather } from './conditions.ts';
@@ -19,6 +20,8 @@ export interface BrakeForceInput {
   readonly exponent: Interval;
   /** Mass of all strands together, kg per metre of strand. */
   readonly ropeKgPerM: Interval;
+  /** Hand force on one strand over that on two, when only one runs through the device; left out: two do, or the device was not made for two. */
+  readonly oneStrand?: Interval;
   /** Length of strand that hangs free below the device, m, >= 0. */
   readonly hangingM: number;
 }
@@ -27,9 +30,10 @@ export interface BrakeForceInput {
  * Force that the brake hand must hold: m g / A - rho g L, A the ratio of the device. Negative when the hanging rope holds more
  * than is needed. N.
  */
-export function brakeForceN({ massKg, exponent, ropeKgPerM, hangingM }: BrakeForceInput): Interval {
+export function brakeForceN({ massKg, exponent, ropeKgPerM, hangingM, oneStrand }: BrakeForceInput): Interval {
   const g = STANDARD_GRAVITY_M_PER_S2;
-  const needN = mapFalling(exponent, (e) => (massKg * g) / Math.exp(e));
+  const bothN = mapFalling(exponent, (e) => (massKg * g) / Math.exp(e));
+  const needN = oneStrand ? timesIndependent(bothN, oneStrand) : bothN;
   const ropeN = scale(ropeKgPerM, g * hangingM);
   return interval(needN.low - ropeN.high, needN.best - ropeN.best, needN.high - ropeN.low);
 }

@@ -99,7 +99,18 @@ describe('brakeHand', () => {
 
   it('is close for a heavy person with an estimated hand on a worn plain tube, and names the second connector', () => {
     const close = main({ climber: club.tomas, device: { ...club.plainTube, wear: 'used' } });
-    expect(close).toMatchObject({ code: 'friction.hand-close', severity: 'mind' });
+    // Only the bad end of the estimate fails: a try decides.
+    expect(close).toMatchObject({ code: 'friction.hand-close', severity: 'untested' });
+    const worse = main({
+      climber: { ...club.tomas, massKg: 115 },
+      device: { ...club.plainTube, wear: 'worn' },
+      weather: 'wet',
+    });
+    expect(worse).toMatchObject({ code: 'friction.hand-close', severity: 'mind' });
+    // Behind a hitch that last doubt is about the hitch.
+    const backed = main({ climber: club.tomas, device: { ...club.plainTube, wear: 'used' }, backedUp: true });
+    expect(backed).toMatchObject({ code: 'friction.hand-holds', severity: 'clear' });
+    expect(backed.says).toMatch(/close to its limit/);
     expect(close.remedy).toContain('second connector');
     expect(close.numbers.find((n) => n.key === 'extra')!.value.best).toBeLessThan(
       close.numbers.find((n) => n.key === 'need')!.value.best,

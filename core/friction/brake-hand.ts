@@ -1,4 +1,4 @@
-import { finding, type Finding, type FindingNumber, literal } from '../finding/index.ts';
+import { finding, type Finding, type FindingNumber, literal, tooLittle } from '../finding/index.ts';
 import {
   diameterOf,
   linearDensityKgPerM,
@@ -8,16 +8,18 @@ import {
   type Person,
   type Rope,
 } from '../gear/index.ts';
-import { threshold } from '../sources/index.ts';
-import { exactly, mapRising, plus, ratioIndependent, type Interval } from '../units/index.ts';
+import { constant, threshold } from '../sources/index.ts';
+import { exactly, interval, mapRising, plus, ratioIndependent, type Interval } from '../units/index.ts';
 import { brakeForceN, handForceN } from './brake-force.ts';
-import { frictionShifts, sheathOfBoth, type Weather } from './conditions.ts';
+import { frictionShifts, possible, sheathOfBoth, type Conditions, type Weather } from './conditions.ts';
 import { deviceExponent } from './device-exponent.ts';
 
 export interface BrakeHandInput {
   readonly climber: Person;
   readonly device: Device;
   readonly extraConnector: boolean;
+  /** The brake strand runs through a connector on the harness behind the device; left out: straight to the hand. */
+  readonly behindConnector?: boolean;
   readonly ropeA: Rope;
   /** The second rope, or null when one rope is folded or there is one strand only. */
   readonly ropeB: Rope | null;
@@ -28,6 +30,8 @@ export interface BrakeHandInput {
   readonly descentM: number;
   /** True when the hitch was judged and nothing was found against it. */
   readonly backupStands: boolean;
+  /** A hitch on the brake strands stands behind the hand; whether it holds is judged apart. Left out: none. */
+  readonly backedUp?: boolean;
   /** What hangs on the rope when it is not whoever brakes, kg. */
   readonly massKg?: number;
   /** Angle between brake strand and loaded strand, rad, 0 to pi; pi when left out: the hand straight below, the load above. */
@@ -70,7 +74,7 @@ const HAND_BELOW_RAD = Math.PI;
 const HAND_ABOVE_RAD = 0;
 
 /** All forces of the brake hand along the descent; null for a family whose braking is not computed. */
-export function brakeFigures(input: BrakeHandInput): BrakeFigures | null {
+export function brakeFigures(input: BrakeHandInput, known?: Conditions): BrakeFigures | null {
   const { climber, device, ropeA, ropeB, weather, descentM, extraConnector } = input;
   const brake = brakeOf(device, input.smoothSide ?? false);
   if (brake === null) return null;
@@ -78,9 +82,16 @@ export function brakeFigures(input: BrakeHandInput): BrakeFigures | null {
   const single = linearDensityKgPerM(ropeA);
   const ropeKgPerM = input.strands === 'one' ? single : plus(single, linearDensityKgPerM(strandB));
   const diameterMm = Math.min(diameterOf(ropeA).diameterMm.best, diameterOf(strandB).diameterMm.best);
-  const conditions = { weather, sheath: sheathOfBoth(input.ropeA, input.ropeB), wear: device.wear };
+  const conditions = known ?? conditionsOf(input);
   const exponent = (lipRad: number, extra: boolean) =>
-    deviceExponent({ brake, conditions, diameterMm, extraConnector: extra, lipRad });
+    deviceExponent({
+      brake,
+      conditions,
+      diameterMm,
+      extraConnector: extra,
+      behindConnector: input.behindConnector ?? false,
+      lipRad,
+    });
   const { rope = 'below', brakeAngleRad = HAND_BELOW_RAD, massKg = climber.massKg } = input;
   const lighter = input.overAnchor ? mapRising(input.overAnchor, Math.log) : null;
   const forceAt = (depthM: number, ofDevice: Interval) =>
@@ -89,6 +100,8 @@ export function brakeFigures(input: BrakeHandInput): BrakeFigures | null {
       exponent: lighter ? plus(ofDevice, lighter) : ofDevice,
       ropeKgPerM,
       hangingM: rope === 'below' ? Math.max(0, descentM - depthM) : 0,
+      // Friction falls with pressure, and each strand bends by itself: one strand brakes less than half of two.
+      ...(rope === 'below' && input.strands === 'one' ? { oneStrand: constant('oneStrandFactor') } : {}),
     });
   const below = exponent(brakeAngleRad, extraConnector);
   const hand = handForceN(climber, { diameterMm, weather });
@@ -109,6 +122,28 @@ export function brakeFigures(input: BrakeHandInput): BrakeFigures | null {
     redirectedN: brakeAngleRad < HAND_BELOW_RAD ? forceAt(descentM, exponent(HAND_BELOW_RAD, extraConnector)) : null,
     handN: hand.forceN,
     handMeasured: hand.measured,
+  };
+}
+
+const conditionsOf = ({ weather, ropeA, ropeB, device }: BrakeHandInput): Conditions => ({
+  weather,
+  sheath: sheathOfBoth(ropeA, ropeB),
+  wear: device.wear,
+});
+
+/** Hand over need in every state that is possible: not knowing a state is never better than the worst of them. */
+function marginOf(
+  input: BrakeHandInput,
+  { handN, bottomN }: BrakeFigures,
+): { readonly margin: Interval; readonly mayFail: boolean } {
+  const all = possible(conditionsOf(input)).map((known) =>
+    ratioIndependent(handN, brakeFigures(input, known)!.bottomN),
+  );
+  const { best } = ratioIndependent(handN, bottomN);
+  return {
+    margin: interval(Math.min(best, ...all.map((m) => m.low)), best, Math.max(best, ...all.map((m) => m.high))),
+    // In some state that it can be in, the best value fails.
+    mayFail: all.some((m) => m.best < 1),
   };
 }
 
@@ -153,7 +188,7 @@ const force = (key: string, label: string, value: Interval): FindingNumber => ({
 
 function alongTheDescent(input: BrakeHandInput, figures: BrakeFigures): Finding {
   const { climber, rope = 'below', massKg = climber.massKg } = input;
-  const margin = ratioIndependent(figures.handN, figures.bottomN);
+  const { margin, mayFail } = marginOf(input, figures);
   const numbers: FindingNumber[] = [
     force('need', 'Needed at the bottom', figures.bottomN),
     force('top', 'Needed at the top', figures.topN),
@@ -187,26 +222,20 @@ function alongTheDescent(input: BrakeHandInput, figures: BrakeFigures): Finding 
       ? 'Take a device with more friction or a thicker rope.'
       : 'Clip a second connector beside the first: the need falls to about {extra}.';
   const measure = figures.handMeasured ? '' : ' Measure the hand force: it may settle this.';
-  if (margin.best <= 1) {
+  const severity = tooLittle(margin, { stop: 1 });
+  // What a hitch holds, the hand need not: the last doubt is then about the hitch, and told there.
+  if (severity === 'stop' || severity === 'mind' || (severity === 'untested' && (mayFail || !input.backedUp))) {
+    const stop = severity === 'stop';
     return finding({
-      code: 'friction.hand-too-weak',
-      severity: 'stop',
+      code: stop ? 'friction.hand-too-weak' : 'friction.hand-close',
+      severity,
       subject,
       because,
       numbers,
-      says: `The brake hand of ${literal(climber.name)} is not enough.`,
-      remedy: `${more}${measure}`,
-    });
-  }
-  if (margin.low < 1) {
-    return finding({
-      code: 'friction.hand-close',
-      severity: 'mind',
-      subject,
-      because,
-      numbers,
-      says: `The brake hand of ${literal(climber.name)} may not be enough.`,
-      remedy: `${more}${measure}`,
+      says: stop
+        ? `On this estimate the brake hand of ${literal(climber.name)} does not hold.`
+        : `On this estimate the brake hand of ${literal(climber.name)} may not hold.`,
+      remedy: `${stop ? '' : 'Test it low with a backup. '}${more}${measure}`,
     });
   }
   return finding({
@@ -216,9 +245,11 @@ function alongTheDescent(input: BrakeHandInput, figures: BrakeFigures): Finding 
     because,
     numbers,
     says:
-      rope === 'below'
-        ? 'By the estimate the brake hand holds along the whole descent.'
-        : 'By the estimate the brake hand holds the person on the rope.',
+      severity === 'untested'
+        ? 'By the estimate the hand is close to its limit; the hitch holds what it cannot.'
+        : rope === 'below'
+          ? 'By the estimate the brake hand holds along the whole descent.'
+          : 'By the estimate the brake hand holds the person on the rope.',
     remedy:
       rope === 'below'
         ? 'Hand below the device all the way. Go slowly: speed heats the device.'

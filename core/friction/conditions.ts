@@ -1,6 +1,6 @@
 import type { Device, Rope } from '../gear/index.ts';
 import { constant } from '../sources/index.ts';
-import { exactly, interval, type Interval } from '../units/index.ts';
+import { exactly, interval, times, type Interval } from '../units/index.ts';
 
 export type Weather = 'dry' | 'wet' | 'icy';
 
@@ -44,6 +44,10 @@ export function frictionShifts({ weather, sheath, wear }: Conditions): FrictionS
   }
   return shifts;
 }
+
+/** All shifts together. They are no errors of measurement that could cancel: a wet, worn, slick rope is all three, so their bad ends add up. */
+export const shiftOf = (conditions: Conditions): Interval =>
+  frictionShifts(conditions).reduce((all, { factor }) => times(all, factor), exactly(1));
 
 /** Every state that these conditions can be in, the usual one first: what is not known can be any of them. */
 export function possible({ weather, sheath, wear }: Conditions): Conditions[] {

@@ -76,11 +76,11 @@ describe('hitchFindings', () => {
   it.each<[string, Partial<HitchInput>, string]>([
     ['one wrap', { wraps: 1 }, 'hitch.slips stop'],
     ['few wraps', { wraps: 2 }, 'hitch.few-wraps mind'],
-    ['two wraps on an icy rope', { wraps: 3, weather: 'icy' }, 'hitch.slips stop'],
+    ['two wraps on an icy rope', { wraps: 3, weather: 'icy' }, 'hitch.grip-doubtful mind'],
     [
       'three wraps on a new treated rope',
       { wraps: 3, ropeA: { ...club.longRope, sheath: 'new-treated' } },
-      'hitch.grip-doubtful mind',
+      'hitch.grip-doubtful untested',
     ],
     ['thick cord', { cord: { ...club.shortCord, measuredDiameterMm: 8.5 } }, 'hitch.cord-thick mind'],
     ['cord as thick as the rope', { cord: { ...club.shortCord, measuredDiameterMm: 10 } }, 'hitch.cord-thick stop'],

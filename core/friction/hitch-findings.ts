@@ -1,4 +1,4 @@
-import { finding, type Finding, type FindingNumber, literal } from '../finding/index.ts';
+import { finding, type Finding, type FindingNumber, literal, strengthAgainst, tooLittle } from '../finding/index.ts';
 import { diameterOf, type Cord, type Harness, type Person, type Rope } from '../gear/index.ts';
 import { constant, threshold } from '../sources/index.ts';
 import { exactly, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../units/index.ts';
@@ -74,7 +74,8 @@ function grip(input: HitchOnRopeInput): Finding {
     { key: 'wraps', label: 'Wraps', quantity: 'count', value: exactly(input.wraps) },
   ];
   const because = 'Estimated from wraps, fibre, diameters and conditions: {margin~} of the wraps needed.';
-  if (margin.best < 1) {
+  const severity = tooLittle(margin, { stop: 1 });
+  if (severity === 'stop') {
     return finding({
       code: 'hitch.slips',
       severity: 'stop',
@@ -85,10 +86,10 @@ function grip(input: HitchOnRopeInput): Finding {
       remedy: 'Add wraps or take a more supple cord of the right diameter, then test it on this rope.',
     });
   }
-  if (margin.low < 1) {
+  if (severity !== 'clear') {
     return finding({
       code: 'hitch.grip-doubtful',
-      severity: 'mind',
+      severity,
       subject: ['hitch'],
       because,
       numbers,
@@ -247,12 +248,7 @@ function strength({ cord, climber }: HitchOnRopeInput): Finding {
   const loopKn = scale(knot, 2 * known);
   const loadKn = (threshold('jerkFactor') * climber.massKg * STANDARD_GRAVITY_M_PER_S2) / 1000;
   const margin = scale(loopKn, 1 / loadKn);
-  const severity =
-    margin.low < threshold('strengthMarginStop')
-      ? 'stop'
-      : margin.low < threshold('strengthMarginMind')
-        ? 'mind'
-        : 'clear';
+  const severity = strengthAgainst(loopKn, loadKn);
   return finding({
     code: 'hitch.strength',
     severity,

@@ -1,7 +1,7 @@
 import { constant } from '../sources/index.ts';
 import { exactly, interval, timesIndependent, type Interval } from '../units/index.ts';
 import { effectiveAngleRad } from './capstan.ts';
-import { frictionShifts, overPossible, type Conditions } from './conditions.ts';
+import { overPossible, shiftOf, type Conditions } from './conditions.ts';
 
 export interface TubeInput {
   /** Brake grooves in the lip. */
@@ -49,10 +49,5 @@ function knownExponent(input: TubeInput): Interval {
     angle(groove.best, extra.best),
     angle(groove.low, extra.high),
   );
-  return timesIndependent(
-    constant('muRopeOnMetal'),
-    ...frictionShifts(input.conditions).map((shift) => shift.factor),
-    angleRad,
-    thinness(input.diameterMm),
-  );
+  return timesIndependent(constant('muRopeOnMetal'), shiftOf(input.conditions), angleRad, thinness(input.diameterMm));
 }

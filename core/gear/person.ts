@@ -9,7 +9,7 @@ const HAND = HAND_FORCE_DEFAULT_N;
 export const personSchema = z.strictObject({
   id: idSchema,
   name: line('Name', 80, 1),
-  massKg: measure('massKg', 25, 200, 'Mass with gear', 'Clothing, rucksack and hardware included.'),
+  massKg: measure('massKg', 15, 200, 'Mass with gear', 'Clothing, rucksack and hardware included.'),
   brakeHand: choice({ right: 'Right', left: 'Left' }, 'Hand that brakes'),
   handForceN: measure(
     'forceN',

@@ -38,7 +38,7 @@ export const tuningTrialSchema = z.strictObject({
     'Hands off, hanging still; against tape on the rope.',
   ).nullable(),
   bounceMm: measure('lengthMm', 0, 2000, 'Way in three bounces', 'Against the same tape.').nullable(),
-  handForceN: measure('forceN', 0, 1000, 'Hand force going down', 'At walking pace, about 0.5 m/s.').nullable(),
+  handForceN: measure('forceN', 0, 1000, 'Hand force going down', 'Going down about half a metre a second.').nullable(),
   dragN: measure('forceN', 0, 500, 'Pull that draws the rope through', 'Unloaded, while you go up.').nullable(),
   releases: yesNo('Let go and held again three times'),
   at: instantSchema,

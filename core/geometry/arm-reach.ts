@@ -1,4 +1,4 @@
-import { finding, type Finding, literal } from '../finding/index.ts';
+import { finding, type Finding, literal, tooMuch } from '../finding/index.ts';
 import type { Person } from '../gear/index.ts';
 import { exactly, type Interval } from '../units/index.ts';
 
@@ -15,7 +15,8 @@ export function armReach(climber: Pick<Person, 'name' | 'armReachMm'>, extension
     numbers,
   };
   const remedy = 'Shorten the extension: another knot, or double the sling.';
-  if (extensionMm.best > reachMm) {
+  const severity = tooMuch(extensionMm, { stop: reachMm });
+  if (severity === 'stop') {
     return finding({
       ...base,
       code: 'geometry.device-out-of-reach',
@@ -24,12 +25,12 @@ export function armReach(climber: Pick<Person, 'name' | 'armReachMm'>, extension
       says: `${literal(climber.name)} cannot reach the device once it is loaded.`,
     });
   }
-  if (extensionMm.high > reachMm) {
+  if (severity !== 'clear') {
     return finding({
       ...base,
       code: 'geometry.device-at-arms-end',
-      severity: 'mind',
-      remedy,
+      severity,
+      remedy: severity === 'untested' ? `Load it and reach for it, low. ${remedy}` : remedy,
       says: 'The device may hang just beyond the arm.',
     });
   }

@@ -1,4 +1,4 @@
-import { finding, type Finding, type FindingNumber } from '../finding/index.ts';
+import { finding, tooLittle, type Finding, type FindingNumber } from '../finding/index.ts';
 import type { Person } from '../gear/index.ts';
 import { constant, threshold } from '../sources/index.ts';
 import { exactly, interval, minus, type Interval } from '../units/index.ts';
@@ -90,7 +90,7 @@ export function hitchClearanceFindings(input: ClearanceInput): Finding[] {
   // Hanging, a hand must pass between them; with the knee raised they must only not touch. The pose with less to spare is told.
   const tellKnee = kneeCounts && clearance.kneeRaisedMm.low - kneeMm <= clearance.hangingMm.low - handsWidthMm;
   const [worst, marginMm] =
-    tellKnee || (kneeCounts && clearance.kneeRaisedMm.best <= 0)
+    tellKnee || (kneeCounts && clearance.kneeRaisedMm.high <= 0)
       ? [clearance.kneeRaisedMm, kneeMm]
       : [clearance.hangingMm, handsWidthMm];
   const pose = worst === clearance.kneeRaisedMm ? 'with the knee raised' : 'hanging';
@@ -106,7 +106,8 @@ export function hitchClearanceFindings(input: ClearanceInput): Finding[] {
   const because = `The loaded hitch reaches {reach~} up; ${pose} the clearance to the device is {worst~}.`;
   const remedy =
     'Shorten the cord or add a wrap, lengthen the extension, or clip the hitch lower. Measure the loop and the extension to narrow the estimate.';
-  if (worst.best <= 0) {
+  const severity = tooLittle(worst, { stop: 0, mind: marginMm });
+  if (severity === 'stop') {
     return [
       ...leg,
       finding({
@@ -117,28 +118,28 @@ export function hitchClearanceFindings(input: ClearanceInput): Finding[] {
         remedy,
         numbers,
         says:
-          kneeCounts && clearance.hangingMm.best > 0
+          kneeCounts && clearance.hangingMm.high > 0
             ? 'With the knee raised the hitch reaches the device.'
             : 'The hitch reaches the device.',
         sources: ['practice-extension'],
       }),
     ];
   }
-  if (worst.low <= 0) {
+  if (severity === 'untested' || (severity === 'mind' && worst.best <= 0)) {
     return [
       ...leg,
       finding({
         code: 'geometry.hitch-may-reach',
-        severity: 'mind',
+        severity,
         subject,
         because,
-        remedy,
+        remedy: severity === 'untested' ? `Hang in it low and look, with the knee raised as well. ${remedy}` : remedy,
         numbers,
         says: `The hitch may reach the device ${pose}.`,
       }),
     ];
   }
-  if (worst.low < marginMm) {
+  if (severity === 'mind') {
     return [
       ...leg,
       finding({

@@ -1,9 +1,9 @@
 export { lineLengthFindings, type LineLengthInput } from './line-length.ts';
 export { ropeLengthFinding, type RopeLengthInput } from './rope-length.ts';
 export { feedingWeightKg, feedsAboveM, fallsToM, groundReachedBelowM, hangsToM, meetsWithM } from './rope-alone.ts';
-export { hauledM, haulThreeN } from './haul.ts';
+export { hauledM, haulThreeDownN, haulThreeN } from './haul.ts';
 export { overChinMm, ropeWalkLengths, type RopeWalkLengths } from './rope-walk.ts';
-export { forkRatio, redirectWeights, swingOf, type Swing } from './tree.ts';
+export { afterBounceRatio, forkRatio, redirectWeights, swingOf, type Swing } from './tree.ts';
 export { ascentOf, type Ascent, type AscentInput } from './ascent.ts';
 export { armReach } from './arm-reach.ts';
 export { extensionMm, slingMm, type ExtensionInput } from './extension.ts';

@@ -9,13 +9,17 @@ const ends = (more: Partial<LineLengthInput>) =>
     .map((f) => f.severity);
 
 describe('the closed system of a rope that goes up and comes down again', () => {
-  // judgement.md: end open and L < 2 H + x + 2.5 m: stop. A rope of 60 m that was measured: 57.5 m of way at the most.
+  // judgement.md: end open and L < 2 H + x + 1 m + 2.5 m: stop; x and the tie-in knot are given by the rig. A rope of 60 m that was measured: 57.5 m of way at the most.
   it.each([
     [28.5, 'mind'],
     [28.7, 'mind'],
     [28.8, 'stop'],
     [31, 'stop'],
   ])('open, %s m high: %s', (heightM, severity) => expect(ends({ heightM })).toEqual([severity]));
+  it('tie-in knot and the belayer’s way from the wall take rope as well', () => {
+    // 60 m - 2 H - 3 m >= 2.5 m: H up to 27.25 m.
+    expect([27.2, 27.3].map((heightM) => ends({ heightM, extraM: 3 }))).toEqual([['mind'], ['stop']]);
+  });
   it('closed, it is closed at any height', () => {
     for (const end of ['knotted', 'tied'] as const) expect(ends({ end, heightM: 40 })).toEqual(['clear']);
     expect(ends({ end: 'unknown' })).toEqual(['untested']);

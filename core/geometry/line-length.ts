@@ -10,6 +10,8 @@ export interface LineLengthInput {
   readonly heightM: number;
   /** Rope needed over the height: 1 for one strand, 2 where it goes up and comes down again. */
   readonly perHeight: number;
+  /** Rope beside the height, m: see `ropeLengthFinding`. */
+  readonly extraM?: number;
   /** The rope is pulled down afterwards by its other strand, which has to reach as well. */
   readonly pulledDown: boolean;
   readonly end: 'knotted' | 'tied' | 'open' | 'unknown';
@@ -18,11 +20,15 @@ export interface LineLengthInput {
 
 /** One rope on one line: long enough, its free end closed, and long enough to be pulled down. */
 export function lineLengthFindings(input: LineLengthInput): Finding[] {
-  const { rope, heightM, perHeight, pulledDown } = input;
-  return [ropeLengthFinding({ rope, heightM, perHeight }), endClosed(input), ...(pulledDown ? pullStrand(input) : [])];
+  const { rope, heightM, perHeight, extraM = 0, pulledDown } = input;
+  return [
+    ropeLengthFinding({ rope, heightM, perHeight, extraM }),
+    endClosed(input),
+    ...(pulledDown ? pullStrand(input) : []),
+  ];
 }
 
-function endClosed({ rope, heightM, perHeight, end, endsAt }: LineLengthInput): Finding {
+function endClosed({ rope, heightM, perHeight, extraM = 0, end, endsAt }: LineLengthInput): Finding {
   const subject = ['ropeEnds'] as const;
   if (end === 'knotted' || end === 'tied') {
     return finding({
@@ -44,7 +50,7 @@ function endClosed({ rope, heightM, perHeight, end, endsAt }: LineLengthInput): 
       remedy: 'Say it, and knot the end before anybody trusts the rope.',
     });
   }
-  const toSpareM = minus(ropeLengthM(rope), exactly(perHeight * heightM));
+  const toSpareM = minus(ropeLengthM(rope), exactly(perHeight * heightM + extraM));
   // Up and down again: the belayer stands aside, moves, and holds some rope in the hand.
   const spareM = threshold(perHeight > 1 ? 'closedSystemM' : 'ropeEndMarginM');
   const surelyDown = endsAt === 'ground' && toSpareM.low >= spareM;
@@ -56,10 +62,7 @@ function endClosed({ rope, heightM, perHeight, end, endsAt }: LineLengthInput): 
     because: surelyDown
       ? 'By the lengths entered {spare~} are to spare; a wrong length would not be noticed.'
       : 'With {spare~} to spare it is not certain that the rope reaches: its end can run through the device.',
-    remedy:
-      perHeight > 1
-        ? 'Tie a stopper with a long tail into the end, or tie the belayer into it.'
-        : 'Tie a stopper with a long tail into the end.',
+    remedy: perHeight > 1 ? 'Tie a stopper knot in the end, or tie the belayer in.' : 'Tie a stopper knot in the end.',
     numbers: [
       { key: 'spare', label: 'Rope to spare', quantity: 'lengthM', value: toSpareM },
       { key: 'asked', label: 'Asked for with an open end', quantity: 'lengthM', value: exactly(spareM) },

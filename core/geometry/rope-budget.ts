@@ -1,4 +1,4 @@
-import { finding, type Finding, type FindingNumber } from '../finding/index.ts';
+import { finding, tooLittle, type Finding, type FindingNumber } from '../finding/index.ts';
 import { ropeLengthM, type Rope } from '../gear/index.ts';
 import { constant, threshold } from '../sources/index.ts';
 import { exactly, interval, minus, scale, type Interval } from '../units/index.ts';
@@ -87,7 +87,8 @@ function reaches({ ropeB, endsAt, descentM }: RopeBudgetInput, budget: RopeBudge
   };
   const remedy =
     'Take a longer rope, join two, find the middle exactly, or plan a stance on the way. Measure the rope to narrow the estimate.';
-  if (marginM.best < 0) {
+  const severity = tooLittle(marginM, { stop: 0, mind: asked });
+  if (severity === 'stop') {
     return finding({
       ...base,
       code: 'geometry.rope-too-short',
@@ -96,12 +97,12 @@ function reaches({ ropeB, endsAt, descentM }: RopeBudgetInput, budget: RopeBudge
       says: `The shorter rope end does not reach ${place}.`,
     });
   }
-  if (marginM.low < asked) {
+  if (severity !== 'clear') {
     return finding({
       ...base,
       code: 'geometry.rope-barely-reaches',
-      severity: 'mind',
-      remedy,
+      severity,
+      remedy: severity === 'mind' ? remedy : 'Measure the rope, or see both ends reach before you trust them.',
       says: `The shorter rope end may not reach ${place}.`,
     });
   }

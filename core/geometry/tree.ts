@@ -9,6 +9,18 @@ export function forkRatio(mu: Interval): Interval {
   return interval(at(mu.high), at(mu.best), at(mu.low));
 }
 
+/**
+ * What a fork carries at rest after a bounce of `jerk` weights on a line tied at the base: 1 + min(e^(mu pi), J e^(-mu pi)). The bounce draws rope over the fork, and friction keeps it in the
+ * base leg, so that less friction is not always less load: at most 1 + sqrt(J), at mu = ln(J) / (2 pi). Check, 2 weights: 1.4 to 2.4. Mechanics.
+ */
+export function afterBounceRatio(mu: Interval, jerk: number): Interval {
+  const at = (m: number) => 1 + Math.min(Math.exp(m * Math.PI), jerk * Math.exp(-m * Math.PI));
+  const most = Math.log(jerk) / (2 * Math.PI);
+  const ends = [at(mu.low), at(mu.best), at(mu.high)];
+  const peak = most > mu.low && most < mu.high ? [at(most)] : [];
+  return interval(Math.min(...ends), at(mu.best), Math.max(...ends, ...peak));
+}
+
 /** What a redirect carries, as a part of the load on the line: 2 sin(bend / 2), both legs pulling alike (closed form). Check: 60° 1; 90° 1.41; 180° 2. */
 export const redirectWeights = (bendDeg: number): number => 2 * Math.sin((bendDeg * Math.PI) / 360);
 

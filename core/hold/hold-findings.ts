@@ -1,5 +1,5 @@
 import { doubtedBy, DOUBTS, finding, literal, type Finding } from '../finding/index.ts';
-import type { Job } from '../gear/index.ts';
+import { traitsOf, type Job } from '../gear/index.ts';
 import type { Context } from '../parts/index.ts';
 import { belaysFromHarness, deviceOf, type RigPerson } from '../rig/index.ts';
 import { singlePoints } from './cut-sets.ts';
@@ -35,18 +35,23 @@ export function singlePointsOf(ctx: Context, model: HoldModel, findings: readonl
 }
 
 const BELAYED = 'the hand on the brake strand at every moment, the eyes on who climbs';
-/** A hand that holds somebody else from the harness of a belayer. */
+/** A hand that holds somebody else: from the harness of a belayer, or at the anchor on a hitch tied with the rope, which brakes most with the hand straight below. */
 function belayed(ctx: Context, fault: Fault): boolean {
   if (fault.kind !== 'hand') return false;
   const belayer = ctx.setup.persons.find((p) => p.handId === fault.part);
-  return ctx.setup.attachments.some((a) => deviceOf(a)?.hand === belayer?.id && belaysFromHarness(ctx.index, a));
+  return ctx.setup.attachments.some((a) => {
+    const end = deviceOf(a);
+    if (end?.hand !== belayer?.id) return false;
+    const munter = a.root.kind === 'anchor' && end?.item != null && traitsOf(end.item.family).tied;
+    return belaysFromHarness(ctx.index, a) || munter;
+  });
 }
 
-/** A device that moves along with the person, with no hand on it: one of them is not enough (common practice). */
+/** A device that moves along with the person, with no hand on it: one of them is not enough (common practice). In a tree the second attachment is asked for where one works or changes. */
 function untended(ctx: Context, fault: Fault): boolean {
   if (fault.kind !== 'device') return false;
   const a = ctx.index.ownerOf(fault.part);
-  return a !== undefined && deviceOf(a) !== null && !ctx.use(a).tended;
+  return a !== undefined && deviceOf(a) !== null && ON_TWO.has(ctx.setup.job) && !ctx.use(a).tended;
 }
 
 /** What the assessment says about what still holds, for everybody who hangs; nothing while a part is not chosen. */
@@ -54,9 +59,9 @@ export function holdFindings(ctx: Context, findings: readonly Finding[]): Findin
   if (findings.some((f) => f.code === 'rig.part-missing')) return [];
   const found = hanging(ctx).flatMap((person, _, all) => {
     const model = holdsFromRig(ctx, person, findings);
-    if (model.holds.length === 0) return [nothing(model, person, all.length > 1)];
+    if (model.holds.length === 0) return nothing(model, person, all.length > 1);
     const singles = singlePointsOf(ctx, model, findings);
-    const alone = singles.filter(({ fault }) => needsSecond(ctx, fault) && !slides(fault, findings));
+    const alone = singles.filter(({ fault }) => untended(ctx, fault) && !slides(fault, findings));
     return [
       ...handAlone(ctx, model, singles, findings),
       ...alone.map(({ fault }) => oneAttachment(ctx, fault)),
@@ -75,7 +80,6 @@ export function holdFindings(ctx: Context, findings: readonly Finding[]): Findin
 
 /** Jobs in which a person climbs on what grips the rope by itself: two attachments of full strength, common practice. */
 const ON_TWO: ReadonlySet<Job> = new Set(['ascend', 'self-belay-top-rope']);
-const needsSecond = (ctx: Context, fault: Fault): boolean => untended(ctx, fault) && ON_TWO.has(ctx.setup.job);
 
 /** That the upper one takes the lower one with it is said where the two are judged. */
 const slides = (fault: Fault, findings: readonly Finding[]): boolean =>
@@ -104,7 +108,13 @@ function oneAttachment(ctx: Context, fault: Fault): Finding {
   });
 }
 
-const nothing = (model: HoldModel, person: RigPerson, named: boolean): Finding =>
+/** Where every way of being held only waits for something that is not tested, that is said there: "nothing holds" would cry wolf. */
+function nothing(model: HoldModel, person: RigPerson, named: boolean): Finding[] {
+  const waits = model.noHolds.length > 0 && model.noHolds.every((s) => s.severity === 'untested');
+  return waits ? [] : [nothingHolds(model, person, named)];
+}
+
+const nothingHolds = (model: HoldModel, person: RigPerson, named: boolean): Finding =>
   finding({
     code: 'hold.nothing',
     severity: model.noHolds.some((s) => s.severity === 'stop') ? 'stop' : 'untested',
@@ -151,25 +161,22 @@ function handAlone(
   ];
 }
 
-/** Single points about which something is open; what is a Stop already is said there. */
+/** Single points that practice does not accept, though nothing is found about the part itself. */
 function inDoubt(singles: readonly SinglePoint[], findings: readonly Finding[]): Finding[] {
   const open = singles
     .filter(({ fault, accepted }) => !accepted && fault.kind !== 'hand')
     .map(({ fault }) => ({ fault, doubts: doubtsAbout(fault, findings) }))
-    .filter(({ doubts }) => doubts.every((f) => f.severity !== 'stop'));
+    // Where something is found about the part itself, that finding says it.
+    .filter(({ doubts }) => doubts.length === 0);
   if (open.length === 0) return [];
-  const mind = open.some(({ doubts }) => doubts.length === 0 || doubts.some((f) => f.severity === 'mind'));
   return [
     finding({
       code: 'hold.single-point',
-      severity: mind ? 'mind' : 'untested',
+      severity: 'mind',
       subject: [...new Set(open.map(({ fault }) => fault.part))],
       says: `Nothing holds when ${open.map(({ fault }) => literal(fault.says)).join(', or when ')}.`,
-      because:
-        open.length > 1
-          ? 'There is only one of each, and something is open about it.'
-          : 'There is only one, and something is open about it.',
-      remedy: 'Settle what is found about it, or back it up.',
+      because: open.length > 1 ? 'There is only one of each.' : 'It has no backup.',
+      remedy: 'Back it up.',
     }),
   ];
 }
@@ -182,7 +189,7 @@ function acceptable(singles: readonly SinglePoint[]): Finding[] {
       code: 'hold.single-accepted',
       severity: 'clear',
       subject: [...new Set(accepted.map(({ fault }) => fault.part))],
-      says: 'What hangs on one thing alone is what practice accepts.',
+      says: 'These parts have no backup. Climbers accept that, but check each one every time.',
       because: `${accepted.map(({ fault, inspect }) => `${FAULT_KINDS[fault.kind].plain}: ${inspect}`).join('. ')}.`,
       remedy: 'Look at each before you trust it.',
     }),

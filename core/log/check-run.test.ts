@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { assess } from '../assess/index.ts';
 import { buildCheck, mayBeAccepted } from '../check/index.ts';
-import { changed, rappelDouble, SETUPS, variedSetups } from '../samples/index.ts';
+import { withFields, withItem } from '../rig/index.ts';
+import { changed, club, rappelDouble, SETUPS, variedSetups } from '../samples/index.ts';
 import {
   checkRecordSchema,
   endCheck,
@@ -122,7 +123,10 @@ describe('a check', () => {
 });
 
 describe('what the assessment left open', () => {
-  const faulty = SETUPS.lower;
+  const faulty = withFields(withItem(SETUPS.lower, 'device', club.groovedTube), 'device', {
+    brakeLed: 'redirected',
+    brakeSide: 'grooves',
+  });
   const open = buildCheck(faulty, assess(faulty).findings).filter((i) => i.kind === 'open-finding');
   const icy = changed(rappelDouble, { site: { weather: 'icy' } });
   const minded = buildCheck(icy, assess(icy).findings).filter((i) => i.kind === 'open-finding' && i.title === 'Mind');

@@ -148,6 +148,7 @@ export function contextOf(setup: Setup): Context {
       device: end.item,
       smoothSide: onSmoothSide(end),
       extraConnector: besideConnector(a) !== null,
+      behindConnector: end.brakeThrough === 'connector' && a.root.kind === 'harness',
       ...ropes,
       strands: strandsIn(end),
       weather: setup.site.weather,

@@ -12,6 +12,7 @@ import {
   type RigLine,
 } from '../rig/index.ts';
 import { brakes, type Context } from './context.ts';
+import { sameWearer } from './grips.ts';
 import { between, type Claim, type Judge } from './judge.ts';
 
 export const devices = ({ setup }: Context): Ref[] =>
@@ -49,7 +50,10 @@ export const fitJudge: Judge = {
       ),
     );
     // That nobody hangs on it is said of what stands where somebody does.
-    return unlike(a.use === 'aid' ? found.filter((f) => f.code !== 'fit.aid-only') : found);
+    // How a bollard is tuned here is judged by what is said of it.
+    return unlike(
+      found.filter((f) => f.code !== 'fit.multi-needs-tuning' && (a.use !== 'aid' || f.code !== 'fit.aid-only')),
+    );
   },
   reads: (ref, ctx) => partsOf(ctx.attachment(ref), ctx),
 };
@@ -132,13 +136,20 @@ export const brakeJudge: Judge = {
   },
   judge: (ref, ctx) => {
     const a = ctx.attachment(ref);
-    const input = ctx.brakeInput(a);
+    // What is not threaded as it should be brakes otherwise than reckoned: that is the finding, and no force beside it.
+    const input = misThreaded(deviceOf(a)!) ? null : ctx.brakeInput(a);
     return [
       ...(input
-        ? named([...brakeHand({ ...input, backupStands: false }), ...onTheGrooves(input, deviceOf(a)!)], {
-            ...namesAt(a, ctx),
-            ropeA: firstRope(a, ctx),
-          })
+        ? named(
+            [
+              ...brakeHand({ ...input, backupStands: false, backedUp: hitchBeside(a, ctx) }),
+              ...onTheGrooves(input, deviceOf(a)!),
+            ],
+            {
+              ...namesAt(a, ctx),
+              ropeA: firstRope(a, ctx),
+            },
+          )
         : []),
       ...ledUnknown(a, ctx),
     ];
@@ -148,6 +159,17 @@ export const brakeJudge: Judge = {
     return partsOf(a, ctx);
   },
 };
+const misThreaded = ({ threaded, strands, on }: DeviceEnd): boolean =>
+  threaded === 'backwards' ||
+  threaded === 'connector-only' ||
+  (strands === 'one' && on.some((o) => o.strand === 'both'));
+
+/** A hitch of the same person sits on the line of the device, as a backup. */
+const hitchBeside = (a: Attachment, { index }: Context): boolean =>
+  linesOf(index, a.end).some((l) =>
+    index.along(l.id).some((other) => other.end.kind === 'hitch' && other.use === 'backup' && sameWearer(a, other)),
+  );
+
 /** Where the side is not said, the grooves could be what lets the rope brake by itself. */
 function onTheGrooves(input: NonNullable<ReturnType<Context['brakeInput']>>, end: DeviceEnd): Finding[] {
   if (end.brakeSide !== 'unknown') return [];
@@ -176,7 +198,7 @@ function ledUnknown(a: Attachment, ctx: Context): Finding[] {
         ? 'The angle of the brake strand does not fit how it is said to be led.'
         : 'It is not said how the brake strand is led at the anchor.',
       because:
-        'Straight down it runs beside the load, and most devices then hold a third of what they hold on a harness.',
+        'Straight down it runs beside the load: a grooved tube then holds about a third, a smooth tube half, a figure-8 two thirds of what they hold on a harness.',
       remedy: 'Say it. For all but a Munter hitch: lead the brake strand up through a connector above the device.',
     }),
   ];

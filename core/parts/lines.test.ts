@@ -49,8 +49,9 @@ describe('the sling of an extension', () => {
   // 80 kg hang on it with a jerk of the practice’s factor; a knot halves the sling.
   it.each([
     [22, 1, 'rig.extension-strength clear'],
-    [6, 1, 'rig.extension-strength mind'],
-    [5, 1, 'rig.extension-strength stop'],
+    // Half of it is left at the best, a third at the worst: twice 1.6 kN is asked for.
+    [5, 1, 'rig.extension-strength mind'],
+    [3, 1, 'rig.extension-strength stop'],
     [null, 0, 'rig.extension-strength-unknown untested'],
   ] as const)('%s kN with %s knots: %s', (strengthKn, knots, expected) =>
     expect(

@@ -1,7 +1,7 @@
 import { about as named, finding, type Finding, type Ref } from '../finding/index.ts';
 import { diameterOf, JOB_FACTS, type Rope } from '../gear/index.ts';
 import { lineLengthFindings, ropeBudgetFindings } from '../geometry/index.ts';
-import { ropeSlots, ropesOf, type LineOf, type RigLine } from '../rig/index.ts';
+import { belaysFromHarness, linesOf, ropeSlots, ropesOf, type LineOf, type RigLine } from '../rig/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
 import type { Context } from './context.ts';
@@ -32,12 +32,22 @@ function length(line: RigLine, ctx: Context): Finding[] {
       rope: ropes.ropeA,
       heightM: ctx.descentM,
       perHeight: overTop ? Math.max(2, JOB_FACTS[use].ropePerHeight) : 1,
+      extraM: overTop ? threshold('tieInKnotM') + wayFromWallM(line, ctx) : 0,
       pulledDown: line.kind === 'fixed' && line.fastening.how === 'blocked',
       end: line.end.state,
       endsAt: site.stanceHeightM > 0 ? 'ledge' : 'ground',
     }),
     { ropeA: line.rope.id, ropeEnds: line.end.id },
   );
+}
+
+/** From the wall to who belays from below on this line, m; where it is not said, as far as is still close. */
+function wayFromWallM(line: RigLine, { setup, index }: Context): number {
+  const belay = setup.attachments.find(
+    (a) => belaysFromHarness(index, a) && linesOf(index, a.end).some((l) => l.id === line.id),
+  );
+  if (belay?.root.kind !== 'harness') return 0;
+  return index.person(belay.root.person)?.fromWallM ?? threshold('stanceMindM');
 }
 
 /** How a line is held at its anchor: tied, or blocked by a knot against the rings. */

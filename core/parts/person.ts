@@ -1,4 +1,6 @@
 import { finding, literal } from '../finding/index.ts';
+import { JOB_FACTS } from '../gear/index.ts';
+import { deviceOf, hangingBy } from '../rig/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
 import { about, type Judge } from './judge.ts';
@@ -63,4 +65,36 @@ export const massJudge: Judge = {
     ];
   },
   reads: () => [],
+};
+
+/** Two on one device that are heavy together, though neither is alone. */
+export const twoMassJudge: Judge = {
+  id: 'two-masses',
+  subjects: ({ setup }) =>
+    setup.attachments.filter((a) => JOB_FACTS[a.job ?? setup.job].persons === 'two' && deviceOf(a)).map((a) => a.id),
+  claims: () => [],
+  judge: (ref, ctx) => {
+    const a = ctx.attachment(ref);
+    if (ctx.use(a).persons !== 'two') return [];
+    const on = a.root.kind === 'harness' ? ctx.setup.persons : hangingBy(ctx.index, a);
+    const masses = on.flatMap((p) => (p.role === 'belayer' || p.role === 'partner' ? [] : (p.item?.massKg ?? [])));
+    const sumKg = masses.reduce((sum, kg) => sum + kg, 0);
+    if (masses.length < 2 || sumKg <= threshold('twoHeavyKg')) return [];
+    return [
+      finding({
+        code: 'rig.two-masses',
+        severity: 'mind',
+        subject: [a.end.id],
+        says: 'Two people of {sum} together hang on one device.',
+        because: 'Few devices are tried or declared above {limit} for two: they brake less, and slip earlier.',
+        remedy:
+          'Look up the greatest mass for two in the instructions of the device, and add friction before both hang on it.',
+        numbers: [
+          { key: 'sum', label: 'Both together', quantity: 'massKg', value: exactly(sumKg) },
+          { key: 'limit', label: 'Usual up to', quantity: 'massKg', value: exactly(threshold('twoHeavyKg')) },
+        ],
+      }),
+    ];
+  },
+  reads: (ref, ctx) => [ctx.attachment(ref).end.id],
 };

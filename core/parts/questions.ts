@@ -19,6 +19,8 @@ import { gripsAlone, sameWearer } from './grips.ts';
 import { guides, twoStrandsBelow } from './guide.ts';
 import { callsMatter, downMatters } from './calls-matter.ts';
 import { belaysFromAbove } from './slack.ts';
+import { personQuestions } from './attached.ts';
+import { hasGrooves, hasHeldCam } from './in-device.ts';
 import { canComeOff, hasSmoothSide } from './threading.ts';
 
 /** Something that has to be asked about this rig. */
@@ -54,6 +56,7 @@ function ofElements(ctx: Context): Question[] {
           chosen(id),
           ask([id], about(id, 'mass'), 'whether the gear is made for this mass'),
           ask([id], about(id, 'helmet'), 'the helmet'),
+          ...personQuestions(ctx, id).map(([key, words]) => ask([id], about(id, key), words)),
           ...(thing.person.role === 'belayer' && callsMatter(ctx.setup)
             ? [
                 ask([id], about(id, 'calls'), 'what the two tell each other'),
@@ -102,6 +105,7 @@ function ofElements(ctx: Context): Question[] {
         return [
           chosen(id),
           ask([id], about(id, 'weather'), 'what water and ice do to it'),
+          ask([id], about(id, 'worn'), 'how worn it is'),
           ...ofDevice(ctx, thing.attachment),
         ];
       case 'hitch':
@@ -137,6 +141,8 @@ function ofDevice(ctx: Context, a: Attachment): Question[] {
         ]
       : []),
     ...(twoStrandsBelow(a, ctx) ? [ask([id], about(id, 'crossed'), 'how the two ropes lie')] : []),
+    ...(hasHeldCam(a) ? [ask([id], about(id, 'cam'), 'whether its cam is free')] : []),
+    ...(hasGrooves(a) ? [ask([id], about(id, 'groove'), 'which groove the rope lies in')] : []),
     ...(tuned ? [ask([id], about(id, 'tuned'), 'on which rope it was tuned')] : []),
     ...(a.end.kind === 'device' && canComeOff(a.end, ctx)
       ? [ask([id], about(id, 'upper-hole'), 'what keeps it on the rope')]
@@ -219,6 +225,7 @@ function ofChain(ctx: Context, a: Attachment): Question[] {
   const pairs = chain.slice(1).map((ref, i) => [chain[i]!, ref] as const);
   const item = deviceOf(a)?.item;
   return [
+    ask([a.end.id], about(a.id, 'point'), 'where on the harness it hangs, and by whose hand'),
     ...pairs.flatMap(([x, y], i): Question[] => {
       if (i < pairs.length - 1 || !mainConnector(a) || a.end.kind !== 'device')
         return [ask([y, x], between(x, y), 'how the one is attached to the other')];
@@ -247,9 +254,7 @@ function ofChain(ctx: Context, a: Attachment): Question[] {
     ...(belaysFromHarness(ctx.index, a)
       ? [ask([a.end.id], about(a.id, 'masses'), 'the masses of climber and belayer')]
       : []),
-    ...(belaysFromHarness(ctx.index, a) && linesOf(ctx.index, a.end)[0]?.kind === 'led'
-      ? [ask([a.end.id], about(a.id, 'stance'), 'where the belayer stands')]
-      : []),
+    ...(belaysFromHarness(ctx.index, a) ? [ask([a.end.id], about(a.id, 'stance'), 'where the belayer stands')] : []),
     ...handQuestions(ctx, a),
   ];
 }

@@ -1,5 +1,5 @@
 import { finding, type Finding } from '../finding/index.ts';
-import type { LineOf, RigAnchor, RigLine, Site } from '../rig/index.ts';
+import type { LineOf, RigAnchor, RigLine, Setup, Site } from '../rig/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
 import { about, between, type Judge } from './judge.ts';
@@ -79,26 +79,51 @@ export const anchorJudge: Judge = {
     anchor(
       index.anchor(ref)!,
       setup.lines.filter((l) => l.anchor === ref),
+      setup,
     ),
   reads: () => [],
 };
 
-/** A rope that is tied to the anchor does not run in it. */
-const runs = (line: RigLine): boolean => line.kind !== 'fixed' || line.fastening.how !== 'tied';
+/** The rope runs in the anchor when it is pulled down, or with somebody on it. */
+const runs = (line: RigLine): boolean =>
+  line.kind === 'doubled' ||
+  line.kind === 'over' ||
+  line.kind === 'led' ||
+  (line.kind === 'fixed' && line.fastening.how !== 'tied');
+/** It runs there with somebody on it: over a top rope, on a moving line, and when a leader is lowered. */
+const runsLoaded = (line: RigLine, { calls }: Pick<Setup, 'calls'>): boolean =>
+  line.kind === 'over' || (line.kind === 'led' && (calls.down === 'lower' || calls.down === 'unknown'));
 const isDoubled = (line: RigLine): line is LineOf<'doubled'> => line.kind === 'doubled';
 
-function anchor({ id, through, points }: RigAnchor, lines: readonly RigLine[]): Finding[] {
+function anchor({ id, through, points, rings }: RigAnchor, lines: readonly RigLine[], setup: Setup): Finding[] {
   const subject = [id] as const;
   const findings: Finding[] = [];
+  const loaded = lines.some((l) => runsLoaded(l, setup));
   if (through === 'textile' && lines.some(runs)) {
     findings.push(
       finding({
         code: 'rig.anchor-textile',
+        severity: loaded ? 'stop' : 'mind',
+        subject,
+        says: loaded
+          ? 'The loaded rope runs through a textile sling at the anchor.'
+          : 'The rope runs through a textile sling at the anchor.',
+        because: loaded
+          ? 'Lowering or a moving rope burns through a sling, and everybody on it falls.'
+          : 'Pulling the rope burns the sling. The next person to hang on it hangs on the burn.',
+        remedy: 'Pass the rope through metal, or leave a ring behind. Never lower anybody through textile.',
+      }),
+    );
+  }
+  if (through === 'wood' && loaded) {
+    findings.push(
+      finding({
+        code: 'rig.anchor-wood',
         severity: 'mind',
         subject,
-        says: 'The rope runs through a textile sling at the anchor.',
-        because: 'A running rope burns the sling; whoever hangs on it next hangs on the burn.',
-        remedy: 'Pass the rope through metal, or leave a ring behind. Do not lower anybody through textile.',
+        says: 'The loaded rope runs over bare wood at the anchor.',
+        because: 'Bark brakes one time and not the next, glazes the rope, and the tree is hurt.',
+        remedy: 'Put a friction saver or a ring in, or tie the rope off and use a device.',
       }),
     );
   }
@@ -114,7 +139,23 @@ function anchor({ id, through, points }: RigAnchor, lines: readonly RigLine[]): 
       }),
     );
   }
-  if (points === 'one') {
+  if (through === 'rings' && points !== 'one' && lines.some(runs) && rings !== 'all') {
+    findings.push(
+      finding({
+        code: 'rig.anchor-rings',
+        severity: rings === 'one' ? 'mind' : 'untested',
+        subject,
+        says:
+          rings === 'one'
+            ? 'The rope runs through only one of the rings.'
+            : 'Not entered yet: whether the rope runs through all the rings.',
+        because: 'Through one ring everything hangs on that ring and its point.',
+        remedy: 'Thread the rope through every ring that belongs to the anchor.',
+      }),
+    );
+  }
+  // One sound limb or stem that was tried is what a tree has; it is said with the load it carries.
+  if (points === 'one' && setup.site.tree === null) {
     findings.push(
       finding({
         code: 'rig.anchor-one-point',
@@ -133,7 +174,7 @@ function anchor({ id, through, points }: RigAnchor, lines: readonly RigLine[]): 
       code: 'rig.anchor-as-entered',
       severity: 'clear',
       subject,
-      says: 'Anchor as entered: more than one point.',
+      says: points === 'one' ? 'Anchor as entered: one point in a tree.' : 'Anchor as entered: more than one point.',
       because: 'How well the points hold is not judged here.',
       remedy: kept
         ? 'Look at every point and at the rope through it. Whoever unties to thread it first pulls up about {kept} of rope, ties and clips it.'

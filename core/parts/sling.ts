@@ -1,8 +1,8 @@
 import { jobLoadKn } from '../connector/index.ts';
-import { about as named, finding, type Finding, type Ref, literal } from '../finding/index.ts';
+import { about as named, finding, type Finding, type Ref, literal, strengthAgainst } from '../finding/index.ts';
 import { armReach } from '../geometry/index.ts';
 import { deviceOf, mainConnector, slingOf, type SlingPiece } from '../rig/index.ts';
-import { constant, threshold } from '../sources/index.ts';
+import { constant } from '../sources/index.ts';
 import { exactly, interval, scale, type Interval } from '../units/index.ts';
 import { loadParts, type Context } from './context.ts';
 import { about, between, type Judge } from './judge.ts';
@@ -30,8 +30,8 @@ export const slingStrengthJudge: Judge = {
     const load = strap ? null : ctx.load(owner);
     const { item, method, knots } = pieceOf(ref, ctx);
     if (!item || !load) return [];
-    const { high } = jobLoadKn(load, deviceOf(ctx.index.ownerOf(ref)!)?.item ?? null);
-    return [...slickKnot(ref, item, knots), slingStrength(ref, item, method === 'girth' || knots > 0, high)];
+    const loadKn = jobLoadKn(load, deviceOf(ctx.index.ownerOf(ref)!)?.item ?? null);
+    return [...slickKnot(ref, item, knots), slingStrength(ref, item, method === 'girth' || knots > 0, loadKn)];
   },
   reads: (ref, ctx) => [ref, ...loadParts(ctx, ctx.index.ownerOf(ref)!)],
 };
@@ -61,7 +61,7 @@ function slickKnot(ref: Ref, { name, material }: NonNullable<SlingPiece['item']>
   ];
 }
 
-function slingStrength(ref: Ref, sling: NonNullable<SlingPiece['item']>, bent: boolean, loadKn: number): Finding {
+function slingStrength(ref: Ref, sling: NonNullable<SlingPiece['item']>, bent: boolean, loadKn: Interval): Finding {
   const subject = [ref] as const;
   if (sling.strengthKn === null) {
     return finding({
@@ -74,13 +74,7 @@ function slingStrength(ref: Ref, sling: NonNullable<SlingPiece['item']>, bent: b
     });
   }
   const leftKn = scale(bent ? leftInKnot(sling) : exactly(1), sling.strengthKn);
-  const margin = scale(leftKn, 1 / loadKn);
-  const severity =
-    margin.low < threshold('strengthMarginStop')
-      ? 'stop'
-      : margin.low < threshold('strengthMarginMind')
-        ? 'mind'
-        : 'clear';
+  const severity = strengthAgainst(leftKn, loadKn);
   return finding({
     code: 'rig.extension-strength',
     severity,
@@ -94,7 +88,7 @@ function slingStrength(ref: Ref, sling: NonNullable<SlingPiece['item']>, bent: b
     numbers: [
       { key: 'left', label: 'Strength left', quantity: 'strengthKn', value: leftKn },
       { key: 'label', label: 'Strength on the label', quantity: 'strengthKn', value: exactly(sling.strengthKn) },
-      { key: 'load', label: 'Highest load', quantity: 'strengthKn', value: exactly(loadKn) },
+      { key: 'load', label: 'Highest load', quantity: 'strengthKn', value: exactly(loadKn.high) },
     ],
   });
 }

@@ -79,6 +79,7 @@ export function slipOf(index: RigIndex, a: Attachment, lipRad = brakeAngleOf(a))
       conditions,
       diameterMm,
       extraConnector: besideConnector(a) !== null,
+      behindConnector: end.brakeThrough === 'connector' && a.root.kind === 'harness',
       lipRad,
     });
     const { forceN } = handForceN(braker, { diameterMm, weather: conditions.weather });

@@ -87,7 +87,7 @@ function made(template: TemplateId, { id, name, at, site, items, fields = {}, no
   });
   const rigged = withAll(blank, [
     ['site', { steepness: 'steep', edge: 'rounded', slant: 'plumb', ...site }],
-    ['anchor', { through: 'rings', points: 'several' }],
+    ['anchor', { through: 'rings', points: 'several', rings: 'all' }],
     ...placed,
     ...Object.entries(fields),
   ]);
@@ -151,8 +151,6 @@ export const FAULTY_CODES = [
   'geometry.rope-too-short',
   'geometry.hitch-reaches-device',
   'connector.gate-towards-rope',
-  // Follows from the gate: everything hangs on that connector.
-  'hold.single-point',
 ] as const;
 
 /** One strand, blocked at the rings so that the rope comes down afterwards. */
@@ -357,7 +355,7 @@ const selfBelay = made('self-belay-top-rope', {
     device: device('device-cutwater'),
     deviceConnector: keptOval,
   },
-  fields: { fastening: { how: 'tied' }, deviceConnector: { planned: FROM_LEFT } },
+  fields: { fastening: { how: 'tied' }, rope: { endWeightKg: 2 }, deviceConnector: { planned: FROM_LEFT } },
 });
 
 /** A beech, with a multi-ascender on a rope that is thin for it. */
@@ -452,7 +450,12 @@ const pickOff = made('pick-off', {
     'spare-low': secondPear,
     'spare-connector': keptPear,
   },
-  fields: { fastening: { how: 'tied' }, deviceConnector: { planned: FROM_LEFT } },
+  fields: {
+    fastening: { how: 'tied' },
+    // Doubled, so that the casualty stays within reach.
+    'spare-sling': { method: 'basket' },
+    deviceConnector: { planned: FROM_LEFT },
+  },
 });
 
 /** Set-ups by the name used on the command line: one at least for each job. */

@@ -20,7 +20,7 @@ import {
 } from '@core/catch';
 import { assess } from '@core/assess';
 import { overall, worstFirst } from '@core/finding';
-import type { Device, Rope } from '@core/gear';
+import { personSchema, type Device, type Rope } from '@core/gear';
 import { indexOf, withFields, withItem, type Attachment, type Setup } from '@core/rig';
 import { printQuantity } from '@core/units';
 import { NotFound } from '../../app/NotFound';
@@ -71,6 +71,7 @@ function Fall({ setup, a }: { setup: Setup; a: Attachment }) {
   const { question, set, other, changeQuery } = useFallQuestion(index);
   const { items } = useWorkspace();
   const dispatch = useAppDispatch();
+  const { system } = usePreferences();
   // Another rope or device is tried here without changing the set-up.
   const ropes = items.filter((i): i is Rope => i.kind === 'rope');
   const devices = items.filter((i): i is Device => i.kind === 'device');
@@ -78,13 +79,29 @@ function Fall({ setup, a }: { setup: Setup; a: Attachment }) {
   const ropeRef = line.kind === 'doubled' ? line.ropeA.id : line.rope.id;
   const rope = ropes.find((r) => r.id === other.get('rope')) ?? null;
   const device = devices.find((d) => d.id === other.get('device')) ?? null;
+  // So is another weight: who falls on whom decides most.
+  const inAddress = other.toString();
+  const weighed = useMemo(() => {
+    const query = new URLSearchParams(inAddress);
+    return setup.persons
+      .filter((p) => p.item !== null && (p.role === 'climber' || p.role === 'belayer'))
+      .map((person) => {
+        const raw = query.get(`${person.id}Kg`);
+        const read = personSchema.shape.massKg.safeParse(raw === null ? null : Number(raw));
+        return { person, massKg: read.success && read.data !== person.item!.massKg ? read.data : null };
+      });
+  }, [setup, inAddress]);
   const tried = useMemo(() => {
     const withRope = rope ? withItem(setup, ropeRef, rope) : setup;
-    return device ? withItem(withRope, a.end.id, device) : withRope;
-  }, [setup, rope, device, ropeRef, a.end.id]);
+    const withDevice = device ? withItem(withRope, a.end.id, device) : withRope;
+    return weighed.reduce(
+      (s, { person, massKg }) => (massKg === null ? s : withItem(s, person.id, { ...person.item!, massKg })),
+      withDevice,
+    );
+  }, [setup, rope, device, ropeRef, a.end.id, weighed]);
   const triedIndex = useMemo(() => indexOf(tried), [tried]);
   const found = useMemo(() => scenarioOf(triedIndex, catchIn(triedIndex)!, question), [triedIndex, question]);
-  const swap = (key: 'rope' | 'device', id: string) =>
+  const swap = (key: string, id: string) =>
     changeQuery((now) => {
       const next = { ...Object.fromEntries(now), [key]: id };
       return Object.fromEntries(Object.entries(next).filter(([k, v]) => k !== key || v !== ''));
@@ -98,6 +115,9 @@ function Fall({ setup, a }: { setup: Setup; a: Attachment }) {
     else set(changed.question);
   };
   const led = line.kind === 'led';
+  const others = weighed.flatMap(({ person, massKg }) =>
+    massKg === null ? [] : [`${person.item!.name} at ${printQuantity(massKg, 'massKg', system)}`],
+  );
   const issues = questionIssues(question, limitsOf(indexOf(tried), a));
   const issueAt = (key: keyof FallQuestion) => issues.find((i) => i.key === key)?.says;
 
@@ -149,6 +169,17 @@ function Fall({ setup, a }: { setup: Setup; a: Attachment }) {
                 }
               />
             ))}
+          {weighed.map(({ person, massKg }) => (
+            <SchemaField
+              key={person.id}
+              schema={personSchema.shape.massKg}
+              label={
+                person.role === 'belayer' ? 'The belayer weighs' : led ? 'The leader weighs' : 'The climber weighs'
+              }
+              value={massKg ?? person.item!.massKg}
+              onChange={(value) => typeof value === 'number' && swap(`${person.id}Kg`, String(value))}
+            />
+          ))}
           <Swap
             label="With another rope"
             chosen={other.get('rope') ?? ''}
@@ -162,9 +193,9 @@ function Fall({ setup, a }: { setup: Setup; a: Attachment }) {
             onPick={(id) => swap('device', id)}
           />
         </div>
-        {(rope ?? device) && (
+        {(rope || device || others.length > 0) && (
           <p className="mt-3 flex flex-wrap items-center gap-3">
-            Tried with {[rope?.name, device?.name].filter(Boolean).join(' and ')}; the set-up is as it was.
+            Tried with {[rope?.name, device?.name, ...others].filter(Boolean).join(' and ')}; the set-up is as it was.
             <button type="button" className="btn" onClick={() => change(tried)}>
               Take it into the set-up
             </button>

@@ -6,7 +6,8 @@ import { assess } from '@core/assess';
 import { buildCheck } from '@core/check';
 import { METRIC, fillTemplate } from '@core/finding';
 import type { CheckRecord } from '@core/log';
-import { changed, rappelDouble, SETUPS } from '@core/samples';
+import { withFields, withItem } from '@core/rig';
+import { changed, club, rappelDouble, SETUPS } from '@core/samples';
 import { showPage } from '../../app/place.test-help';
 import { FakeLocks } from '../../ui/locks.test-help';
 import { SETTLE_MS } from '../../ui/useSettled';
@@ -169,8 +170,11 @@ describe('a risk that is left open', () => {
     expect(reason().value).toBe('Low above');
   });
   it('nobody is asked to accept that a hand is all that holds', async () => {
-    const { lower } = SETUPS;
-    const alone = ofOpen(lower);
+    const tube = withFields(withItem(SETUPS.lower, 'device', club.groovedTube), 'device', {
+      brakeLed: 'redirected',
+      brakeSide: 'grooves',
+    });
+    const alone = ofOpen(tube);
     const items = alone.items.filter((i) => i.id.startsWith('finding:hold.hand-alone'));
     expect(items).toHaveLength(1);
     await show('alone', [{ ...alone, items }]);

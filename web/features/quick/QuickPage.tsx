@@ -1,7 +1,7 @@
 import { nanoid } from '@reduxjs/toolkit';
 import { useId, useState, type ReactNode } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { constructionsFor, familiesFor, quickSchema, quickSetup, type QuickQuestion } from '@core/choose';
+import { constructionsFor, familiesFor, MASSES_ASKED, quickSchema, quickSetup, type QuickQuestion } from '@core/choose';
 import { DEVICE_FAMILIES, fieldMeta, ROPE_CONSTRUCTIONS } from '@core/gear';
 import { TEMPLATE_IDS, type TemplateId } from '@core/rig';
 import { usePreferences, useWords } from '../../app/preferences';
@@ -16,7 +16,15 @@ import { useSchemaForm } from '../../ui/useSchemaForm';
 import { freshName, JOB_GROUPS, jobLabel } from '../setups/job-groups';
 
 const isTemplate = (id: unknown): id is TemplateId => TEMPLATE_IDS.some((t) => t === id);
-const BLANK = { template: '', diameterMm: null, construction: '', family: '', massKg: null, brakeHand: '' };
+const BLANK = {
+  template: '',
+  diameterMm: null,
+  construction: '',
+  family: '',
+  massKg: null,
+  otherMassKg: null,
+  brakeHand: '',
+};
 
 /** Six questions, and a first answer: everything else is typical of its kind, or open. */
 export function QuickPage() {
@@ -35,7 +43,10 @@ export function QuickPage() {
     draftKey: `${place}/quick/${asked ?? ''}`,
     now: { ...BLANK, template: isTemplate(asked) ? asked : '', brakeHand: hand ?? '' },
     onValid: (value) => {
-      const question = value as QuickQuestion;
+      // A weight that was typed for another job is not asked for in this one.
+      const typed = value as QuickQuestion;
+      const asked = MASSES_ASKED[typed.template][1] !== null;
+      const question = asked ? typed : { ...typed, otherMassKg: null };
       const setup = quickSetup(question, {
         id: nanoid(),
         name: freshName(inWords(jobLabel(question.template)), new Set(setups.map((s) => s.name))),
@@ -54,12 +65,13 @@ export function QuickPage() {
     // What does not serve the new job cannot stay chosen.
     if (!familiesFor(id).some((f) => f === form.values.family)) form.change('family', '');
   };
-  const { diameterMm, massKg } = quickSchema.shape;
+  const { diameterMm, massKg, otherMassKg } = quickSchema.shape;
+  const [hangs, other] = MASSES_ASKED[isTemplate(template) ? template : 'rappel-double'];
   return (
     <form className="mx-auto max-w-3xl px-4 py-6" noValidate onSubmit={(event) => void form.submit(event)}>
       <h1>A first answer</h1>
       <p className="mt-1 text-ink-2">
-        Six questions. The rest is reckoned with as it usually is, and the answer says what hangs on it.
+        A few questions. The rest is taken as it usually is, and the answer says what depends on it.
       </p>
       {isTemplate(template) && !choosing ? (
         <p className="mt-5 flex flex-wrap items-center gap-3">
@@ -128,13 +140,23 @@ export function QuickPage() {
           </Pick>
         ))}
       </Picks>
-      <div className="mt-6 sm:max-w-xs">
+      <div className="mt-6 grid gap-x-4 gap-y-3 sm:max-w-xl sm:grid-cols-2">
         <SchemaField
           schema={massKg}
+          label={hangs}
           value={form.values.massKg}
           onChange={(value) => form.change('massKg', value)}
           error={form.errorAt('massKg')}
         />
+        {other && (
+          <SchemaField
+            schema={otherMassKg}
+            label={other}
+            value={form.values.otherMassKg}
+            onChange={(value) => form.change('otherMassKg', value)}
+            error={form.errorAt('otherMassKg')}
+          />
+        )}
       </div>
       <Picks
         title={fieldMeta(quickSchema.shape.brakeHand)!.label}

@@ -9,7 +9,7 @@ export function StartJobs() {
   return (
     <section aria-labelledby="start-jobs" className="min-h-80">
       <h2 id="start-jobs">What are you going to do?</h2>
-      <p className="mt-1 text-ink-2">Six questions and you have a first answer. No locker is needed for it.</p>
+      <p className="mt-1 text-ink-2">A few questions and you have a first answer. No locker is needed for it.</p>
       <JobColumns
         row={(id) => (
           <Link className="flex min-h-11 items-center px-2 py-1.5 hover:bg-sunk" to={`/mine/quick?do=${id}`}>

@@ -76,7 +76,7 @@ export function CombinationRow({
   })[0];
   const rope = setup.lines.flatMap((l) => ropeSlots(l).flatMap((r) => r.item ?? []))[0];
   const device = clipped?.device ?? setup.attachments.flatMap((a) => deviceOf(a)?.item ?? [])[0];
-  const modes = rope && device && itemOf([...items, device], device.id) ? modesOf(device, setup.job, rope) : [];
+  const modes = rope && device && itemOf([...items, device], device.id) ? modesOf(device, setup.job) : [];
   const how = howItGoes(setup);
   const details = clipped !== undefined || modes.length > 0 || how.length > 0;
   return (

@@ -10,8 +10,11 @@ import {
   contextOf,
   downMatters,
   guides,
+  hasGrooves,
+  hasHeldCam,
   hasSmoothSide,
   slotsOf,
+  standingAbove,
   twoStrandsBelow,
   type Slot,
 } from '@core/parts';
@@ -112,6 +115,9 @@ export function formSections(setup: Setup): Section[] {
               i === 0 ? 'At the anchor the rope runs through' : `Through${more}`,
             ),
             fact(a.id, anchorSchema.shape, 'points', i === 0 ? undefined : `Points${more}`),
+            ...(a.through === 'rings' && a.points !== 'one'
+              ? [fact(a.id, anchorSchema.shape, 'rings', i === 0 ? undefined : `Rings${more}`)]
+              : []),
           ];
         }),
         ...facts(
@@ -189,6 +195,9 @@ function ofPerson(setup: Setup, p: RigPerson): Field[] {
   const of = ROLES[p.role].toLowerCase();
   return [
     fact(p.id, rigPersonSchema.shape, 'helmet', `Helmet of the ${of}`),
+    ...(standingAbove(contextOf(setup)).some((above) => above.id === p.id)
+      ? [fact(p.id, rigPersonSchema.shape, 'atEdge', `The ${of} at the edge`)]
+      : []),
     ...(belays
       ? [
           fact(p.id, rigPersonSchema.shape, 'stands', `The ${of} stands`),
@@ -212,6 +221,14 @@ function threading(setup: Setup, a: Attachment, of: (text: string) => string | u
     ...(belaysFromAbove(a, contextOf(setup)) ? facts(a.end.id, shape, 'slackM') : []),
     ...(setup.job === 'self-belay-top-rope' && a.end.kind === 'device' && a.end.hand === null
       ? [fact(a.end.id, shape, 'slackM', of('Slack above you, at most') ?? 'Slack above you, at most')]
+      : []),
+    ...(hasHeldCam(a) ? [fact(a.end.id, shape, 'cam', of('The cam is'))] : []),
+    ...(hasGrooves(a) ? [fact(a.end.id, shape, 'groove', of('The rope lies in'))] : []),
+    ...(a.root.kind === 'harness' &&
+    a.end.kind === 'device' &&
+    a.end.hand !== null &&
+    traitsOf(item.family).brake !== null
+      ? [fact(a.end.id, shape, 'brakeThrough', of('Behind the device the brake strand runs'))]
       : []),
     ...(tuned ? [fact(a.end.id, shape, 'tuned', of('The bollard was tuned'))] : []),
     ...(a.end.kind === 'device' && canComeOff(a.end, contextOf(setup))

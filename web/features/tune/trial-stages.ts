@@ -42,7 +42,7 @@ export const STAGES: readonly Stage[] = [
   },
   {
     key: 'handForceN',
-    does: 'Go down a hand’s width a second, half a metre.',
+    does: 'Go down about half a metre a second.',
     see: 'How hard does the hand work?',
     quantity: 'forceN',
     timerS: null,
