@@ -57,4 +57,4 @@ export const worstFirst = <T extends { readonly severity: Severity; readonly cod
     (a, b) => rank(a.severity) - rank(b.severity) || Number(aboutHolding(b)) - Number(aboutHolding(a)),
   );
 const aboutHolding = ({ code = '' }: { readonly code?: string }): boolean =>
-  code.startsWith('hold.') || code === 'rig.not-attached';
+  code.startsWith('hold.') || code === 'rig.not-attached' || code === 'rig.not-held';

@@ -42,7 +42,7 @@ function belayed(ctx: Context, fault: Fault): boolean {
   return ctx.setup.attachments.some((a) => {
     const end = deviceOf(a);
     if (end?.hand !== belayer?.id) return false;
-    const munter = a.root.kind === 'anchor' && end?.item != null && traitsOf(end.item.family).tied;
+    const munter = a.root.kind === 'anchor' && end !== null && end.item !== null && traitsOf(end.item.family).tied;
     return belaysFromHarness(ctx.index, a) || munter;
   });
 }

@@ -47,7 +47,7 @@ describe('everybody whom the job carries is attached', () => {
     ).toEqual(none);
     for (const point of ['foot', 'knee', 'chest', 'side', 'leg-loop'])
       expect(says(attachedJudge, onPoint(lead, 'climber-tie-in', point)), point).toEqual(none);
-    for (const point of ['belay-loop', 'tie-in', 'bridge'])
+    for (const point of ['belay-loop', 'tie-in'])
       expect(says(attachedJudge, onPoint(lead, 'climber-tie-in', point)), point).toEqual([]);
   });
   it('both tie-ins on one person leave the other with none', () => {
@@ -64,6 +64,27 @@ describe('everybody whom the job carries is attached', () => {
     // The leader ties in nowhere and wears the belay device of nobody.
     const swapped = at(drop(lead, 'climber-tie-in'), 'main', () => ({}));
     expect(says(attachedJudge, swapped)).toHaveLength(1);
+  });
+  it('a tie-in on a rope that no device carries holds nobody', () => {
+    for (const name of ['belay-leader', 'belay-top-rope', 'belay-second', 'lower', 'lower-ground'] as const)
+      for (const use of ['aid', 'backup', 'tether'] as const)
+        expect(
+          says(
+            attachedJudge,
+            at(SETUPS[name], 'main', () => ({ use })),
+          ),
+          `${name} ${use}`,
+        ).toEqual(['rig.not-held stop: climber']);
+    expect(says(attachedJudge, drop(lead, 'main'))).toEqual(['rig.not-held stop: climber']);
+  });
+  it('what carries is entered as that: a backup alone does not', () => {
+    for (const use of ['aid', 'backup', 'tether'] as const)
+      expect(
+        says(
+          attachedJudge,
+          at(rappel, 'main', () => ({ use })),
+        ),
+      ).toEqual(['rig.not-attached stop: climber,harness']);
   });
   it('a device and a clamp entered as one aid hold nobody', () => {
     const solo = SETUPS['self-belay-top-rope'];
@@ -103,7 +124,27 @@ describe('where it sits on the harness, and what joins it', () => {
     expect(says(pointJudge, onPoint(lead, 'climber-tie-in', 'belay-loop'))).toEqual([
       'rig.tied-to-loop mind: climber-tie-in-knot',
     ]);
-    expect(says(pointJudge, onPoint(lead, 'climber-tie-in', 'bridge'))).toEqual([]);
+  });
+  it('only a tree harness has a bridge', () => {
+    expect(says(pointJudge, onPoint(rappel, 'main', 'bridge'))).toEqual([
+      'rig.point-holds-nobody stop: device,harness',
+    ]);
+    expect(says(pointJudge, onPoint(SETUPS['tree-stationary'], 'main', 'bridge'))).toEqual([]);
+  });
+  it('a connector through both tie-in points is minded, a sling there is not', () => {
+    expect(says(pointJudge, onPoint(lead, 'main', 'tie-in'))).toEqual(['rig.clipped-to-points mind: deviceConnector']);
+    expect(says(pointJudge, onPoint(rappel, 'main', 'tie-in'))).toEqual([]);
+  });
+  it('a device entered for a use that its place does not allow is not tested', () => {
+    const used = (setup: Setup, job: Attachment['job']) =>
+      says(
+        pointJudge,
+        at(setup, 'main', () => ({ job })),
+      );
+    const elsewhere = ['rig.used-elsewhere untested: device'];
+    expect([used(lead, 'lower'), used(lead, 'belay-second'), used(lead, 'ascend')]).toEqual([[], elsewhere, elsewhere]);
+    expect([used(rappel, 'rappel-single'), used(rappel, 'belay-leader')]).toEqual([[], elsewhere]);
+    expect([used(SETUPS.lower, 'belay-second'), used(SETUPS.lower, 'rappel-single')]).toEqual([[], elsewhere]);
   });
   it('no connector between device and harness, or hitch and harness: stop; a knot needs none', () => {
     const bare = (id: string) => at(rappel, id, (a) => ({ pieces: a.pieces.filter((p) => p.kind !== 'connector') }));

@@ -1,10 +1,12 @@
 import { finding, literal, type Finding, type Ref } from '../finding/index.ts';
 import { handOffIn } from '../fit/index.ts';
+import { JOBS, type Job } from '../gear/index.ts';
 import {
   belaysFromHarness,
   deviceOf,
   hangingBy,
   hitchOf,
+  linesOf,
   mainConnector,
   type Attachment,
   type RigPerson,
@@ -27,7 +29,7 @@ const pointOf = (a: Attachment): string | null => (a.root.kind === 'harness' ? a
 /** Does it lead from this person to something that holds: on a point of full strength, to a rope, an anchor or another part? */
 const carries = (a: Attachment, p: RigPerson, ctx: Context): boolean =>
   wornBy(a, p) &&
-  a.use !== 'aid' &&
+  a.use === 'carries' &&
   FULL_STRENGTH.has(pointOf(a) ?? '') &&
   a.end.kind !== 'hand' &&
   !belaysFromHarness(ctx.index, a);
@@ -39,10 +41,32 @@ export const attachedJudge: Judge = {
   claims: (ref) => [about(ref, 'attached')],
   judge: (ref, ctx) => {
     const person = ctx.index.person(ref)!;
-    return ctx.setup.attachments.some((a) => carries(a, person, ctx)) ? [] : [nothing(person)];
+    const own = ctx.setup.attachments.filter((a) => carries(a, person, ctx));
+    if (own.length === 0) return [nothing(person)];
+    return own.some((a) => a.end.kind !== 'knot' || held(a, ctx)) ? [] : [unheld(person)];
   },
   reads: () => [],
 };
+
+/** Somebody tied into a rope that runs hangs on what brakes or grips that rope, not on the knot. */
+const held = (tieIn: Attachment, ctx: Context): boolean =>
+  linesOf(ctx.index, tieIn.end).some(
+    (line) =>
+      line.kind === 'fixed' ||
+      ctx.index
+        .along(line.id)
+        .some((a) => a !== tieIn && a.use === 'carries' && (a.end.kind === 'device' || a.end.kind === 'hitch')),
+  );
+
+const unheld = (person: RigPerson): Finding =>
+  finding({
+    code: 'rig.not-held',
+    severity: 'stop',
+    subject: [person.id],
+    says: `Nothing holds the rope that ${person.item ? literal(person.item.name) : `the ${person.role}`} is tied into.`,
+    because: 'As entered no device and no hitch on that rope carries a person.',
+    remedy: 'Put the belay device on the rope, and enter it as what carries.',
+  });
 
 const nothing = (person: RigPerson): Finding =>
   finding({
@@ -62,12 +86,44 @@ export const pointJudge: Judge = {
   claims: (ref) => [about(ref, 'point')],
   judge: (ref, ctx) => {
     const a = ctx.attachment(ref);
-    return [...onPoint(a, ctx), ...joined(a), ...byHand(a, ctx)];
+    return [...onPoint(a, ctx), ...joined(a), ...byHand(a, ctx), ...usedFor(a, ctx)];
   },
   reads: (ref, ctx) => [ctx.attachment(ref).end.id],
 };
 
+/** A device may be used for another job than that of the set-up, such as a belay from above beside a rappel; it must be one that its place allows. */
+function usedFor(a: Attachment, ctx: Context): Finding[] {
+  if (a.job === null || !deviceOf(a)) return [];
+  const place = a.root.kind === 'anchor' ? 'anchor' : belaysFromHarness(ctx.index, a) ? 'belayer' : 'own';
+  if (ALLOWED[place].has(a.job)) return [];
+  return [
+    finding({
+      code: 'rig.used-elsewhere',
+      severity: 'untested',
+      subject: [a.end.id],
+      says: `${literal(a.label)} is entered for another use than it has here: ${JOBS[a.job].toLowerCase()}.`,
+      because: 'What a device must hold, and how it is threaded, follows from its use.',
+      remedy: 'Enter what it is used for.',
+    }),
+  ];
+}
+const ALLOWED: Readonly<Record<'anchor' | 'belayer' | 'own', ReadonlySet<Job>>> = {
+  anchor: new Set<Job>(['belay-second', 'belay-seconds', 'lower', 'belay-top-rope']),
+  belayer: new Set<Job>(['belay-top-rope', 'belay-leader', 'lower']),
+  own: new Set<Job>([
+    'rappel-double',
+    'rappel-single',
+    'rappel-fixed',
+    'ascend',
+    'self-belay-top-rope',
+    'tree-stationary',
+    'tree-moving',
+    'pick-off',
+  ]),
+};
+
 const POINT_WORDS: Readonly<Record<string, string>> = {
+  bridge: 'the bridge, which only a tree harness has,',
   'leg-loop': 'the leg loop',
   chest: 'the chest',
   side: 'a side ring',
@@ -79,7 +135,9 @@ function onPoint(a: Attachment, ctx: Context): Finding[] {
   const point = pointOf(a);
   if (point === null || a.use === 'aid' || a.end.kind === 'hand') return [];
   // A lanyard for work positioning sits on the side rings, beside what carries.
-  if (FULL_STRENGTH.has(point) || (point === 'side' && a.use === 'tether')) return tiedToLoop(a, point);
+  const noBridge = point === 'bridge' && ctx.setup.site.tree === null;
+  if ((FULL_STRENGTH.has(point) && !noBridge) || (point === 'side' && a.use === 'tether'))
+    return [...tiedToLoop(a, point), ...clippedToPoints(a, point)];
   const person = a.root.kind === 'harness' ? ctx.index.person(a.root.person) : undefined;
   if (HOLDS_BACKUP.has(point) && a.use === 'backup' && hitchOf(a) && ctx.deviceAbove(a)) return [];
   return [
@@ -105,6 +163,21 @@ const tiedToLoop = (a: Attachment, point: string): Finding[] =>
           says: 'The rope is tied to the belay loop instead of the tie-in points.',
           because: 'The knot rubs the loop, and one loop is all that holds. Most instructions show the tie-in points.',
           remedy: 'Tie in through both tie-in points, along the path of the belay loop.',
+        }),
+      ]
+    : [];
+
+/** A connector through both tie-in points is pulled from three sides; a sling girth-hitched there is not. */
+const clippedToPoints = (a: Attachment, point: string): Finding[] =>
+  point === 'tie-in' && a.pieces[0]?.kind === 'connector'
+    ? [
+        finding({
+          code: 'rig.clipped-to-points',
+          severity: 'mind',
+          subject: [a.pieces[0].id],
+          says: `${literal(a.label)} is clipped through both tie-in points.`,
+          because: 'There a connector is pulled from three sides, and its gate can be loaded.',
+          remedy: 'Clip it to the belay loop.',
         }),
       ]
     : [];

@@ -26,7 +26,7 @@ const rappel = SETUPS['rappel-double'];
 const family = (wanted: Device['family']) => club.otherDevices.find((d) => d.family === wanted)!;
 const itemAt = (setup: Setup, ref: string, patch: object): Setup => {
   const place = setup.attachments.flatMap((a) => [...a.pieces, a.end]).find((p) => p.id === ref)!;
-  return withItem(setup, ref, { ...(place as { item: Item }).item, ...patch } as Item);
+  return withItem(setup, ref, { ...(place as { item: Item }).item, ...patch });
 };
 
 describe('life gear below its standard is a Stop, whatever its margin', () => {
@@ -135,7 +135,7 @@ describe('two heavy people on one device', () => {
     const of = (kg: number) =>
       ['climber', 'second', 'belayer'].reduce(
         (s, ref) => withItem(s, ref, { ...club.tomas, id: `p-${ref}`, massKg: kg }),
-        SETUPS['belay-seconds'] as Setup,
+        SETUPS['belay-seconds'],
       );
     expect(says(twoMassJudge, of(99))).toEqual([]);
     expect(says(twoMassJudge, of(101))).toEqual(['rig.two-masses mind: device']);

@@ -16,7 +16,9 @@ import {
   withFields,
   withItem,
   withSnapshot,
+  type Setup,
 } from './index.ts';
+import { ROLES_OF } from './template-roles.ts';
 
 const NOW = '2026-01-01T00:00:00.000Z';
 const own = { id: 'x', name: 'New', now: NOW };
@@ -218,5 +220,29 @@ describe('index', () => {
   it('the descent is from the anchor to the stance, and what the line goes aside', () => {
     const site = { ...rappelDouble.site, anchorHeightM: 30, stanceHeightM: 12, extraLineM: 2 };
     expect(descentOf(site)).toBe(20);
+  });
+});
+
+describe('who is in the rig of a job', () => {
+  it('the roles of each template are those of its parts', () => {
+    for (const id of TEMPLATE_IDS)
+      expect(
+        TEMPLATES[id].parts().persons.map((p) => [p.id, p.role]),
+        id,
+      ).toEqual(ROLES_OF[id].map((r) => [...r]));
+  });
+  it('another role, or nobody in it, is refused with its path; a partner may be missing', () => {
+    const lead = SETUPS['belay-leader'];
+    const issues = (setup: Setup) => setupSchema.safeParse(setup).error?.issues.map((i) => i.path.join('/')) ?? [];
+    const roles = (setup: Setup, role: (typeof setup)['persons'][number]['role']) => ({
+      ...setup,
+      persons: setup.persons.map((p) => (p.id === 'climber' ? { ...p, role } : p)),
+    });
+    expect(issues(roles(lead, 'partner'))).toEqual(['persons/0/role']);
+    expect(issues(roles(SETUPS['pick-off'], 'climber'))).toEqual(['persons/0/role']);
+    const nobody = { ...lead, persons: lead.persons.filter((p) => p.id !== 'climber') };
+    expect(issues(nobody)).toContain('persons');
+    const rappel = SETUPS['rappel-double'];
+    expect(issues({ ...rappel, persons: rappel.persons.filter((p) => p.role !== 'partner') })).toEqual([]);
   });
 });

@@ -6,6 +6,7 @@ import { attachmentSchema, type Attachment } from './attachment-elements.ts';
 import { anchorSchema, lineSchema, STRANDS, type RigLine } from './line-elements.ts';
 import { callsSchema, rigPersonSchema, type RigPerson } from './person-elements.ts';
 import { siteSchema } from './site-elements.ts';
+import { ROLES_OF } from './template-roles.ts';
 
 /** Templates by id; what they consist of is in `templates/`, which the first screen does not load. */
 export const TEMPLATE_IDS = [
@@ -121,6 +122,12 @@ export function rigIssues(setup: Shape): Issue[] {
   const refer = (path: PropertyKey[], there: boolean, what: string, id: Ref) => {
     if (!there) issues.push({ path, message: `there is no ${what} "${id}"` });
   };
+  for (const [id, role] of ROLES_OF[setup.template]) {
+    const i = setup.persons.findIndex((p) => p.id === id);
+    if (i < 0 && role !== 'partner') issues.push({ path: ['persons'], message: `the ${role} "${id}" is missing` });
+    else if (i >= 0 && setup.persons[i]!.role !== role)
+      issues.push({ path: ['persons', i, 'role'], message: `in this job "${id}" is the ${role}` });
+  }
   setup.lines.forEach((l, i) => refer(['lines', i, 'anchor'], anchors.has(l.anchor), 'anchor', l.anchor));
   setup.attachments.forEach((a, i) => {
     const at = ['attachments', i] as const;
