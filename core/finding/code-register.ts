@@ -147,6 +147,7 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'fit.attached-elsewhere': ['Device may not hang where this job hangs it', FAMILY],
   'fit.tied': ['Tied with the rope itself', FAMILY],
   'fit.down-only': ['Device only brings down', FAMILY],
+  'fit.up-only': ['Device only holds on the way up', FAMILY],
   'fit.aid-only': ['Device helps upwards and holds nobody', FAMILY],
   'fit.guide-mode-thin': ['Thin rope in guide mode', FAMILY],
   'fit.cam-brakes-less': ['Assisted cam brakes less on this rope', FAMILY],

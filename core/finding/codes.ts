@@ -111,6 +111,7 @@ export const CODE_SOURCES = {
   'fit.attached-elsewhere': ['maker-declaration'],
   'fit.tied': ['practice-families'],
   'fit.down-only': ['practice-families'],
+  'fit.up-only': ['practice-families'],
   'fit.aid-only': ['practice-families'],
   'fit.guide-mode-thin': ['practice-guide-mode'],
   'fit.cam-brakes-less': ['practice-assisted-cam'],

@@ -117,6 +117,7 @@ export const DOUBTS = {
   'fit.attached-elsewhere': 'strength',
   'fit.tied': 'strength',
   'fit.down-only': 'strength',
+  'fit.up-only': 'strength',
   'fit.aid-only': 'strength',
   'fit.guide-mode-thin': 'strength',
   'fit.cam-brakes-less': 'strength',

@@ -166,6 +166,19 @@ describe('clamps and aids', () => {
     const teeth = fitCell('self-belay-top-rope', rope(10), clamp).findings.find((f) => f.code === 'fit.teeth')!;
     expect(teeth.numbers[0]!.value).toEqual({ low: 4, best: 5, high: 6.5 });
   });
+  it('in a tree it comes back down by the same device: a clamp says that it cannot, and that its teeth meet slack', () => {
+    const clamp = device('clamp-toothed', 8, 13, ['tree-stationary']);
+    expect(found('tree-stationary', rope(10), clamp)).toEqual(
+      expect.arrayContaining(['fit.up-only mind', 'fit.teeth mind']),
+    );
+    expect(found('tree-stationary', rope(10), device('clamp-smooth', 8, 13, ['tree-stationary'])).join()).not.toContain(
+      'teeth',
+    );
+    expect(found('ascend', rope(10), device('clamp-toothed', 8, 13, ['ascend'])).join()).not.toMatch(/up-only|teeth/);
+    expect(
+      found('tree-stationary', rope(11.7), device('hitch-reliever', 9, 13, ['tree-stationary'])).join(),
+    ).not.toContain('up-only');
+  });
   it('a clamp is not for going down, a body ascender holds nobody', () => {
     expect(found('rappel-single', rope(10), device('clamp-smooth', 8, 13, ['rappel-single']))).toContain(
       'fit.job-not-for-family stop',

@@ -1,5 +1,5 @@
 import { finding, type Finding, literal } from '../finding/index.ts';
-import { diameterOf, JOBS, traitsOf, type FamilyTraits } from '../gear/index.ts';
+import { diameterOf, JOB_FACTS, JOBS, traitsOf, type FamilyTraits, type Job } from '../gear/index.ts';
 import { constant, threshold } from '../sources/index.ts';
 import { isDeclared } from './declared.ts';
 import { handOffIn, inGuideMode } from './mode.ts';
@@ -13,6 +13,7 @@ export function familyRules(input: RopeInDeviceInput): Finding[] {
     ...strandsAndPersons(input, traits),
     ...where(input),
     ...downOnly(input, traits),
+    ...upOnly(input, traits),
     ...guideMode(input),
     ...turningCam(input, traits),
     ...tuning(input, traits),
@@ -161,6 +162,23 @@ function downOnly({ device, load }: RopeInDeviceInput, traits: FamilyTraits): Fi
   ];
 }
 
+/** Jobs in which the same device has to bring its person back down. */
+const UP_AND_DOWN: ReadonlySet<Job> = new Set(['tree-stationary', 'tree-moving']);
+
+function upOnly({ device, load }: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
+  if (!UP_AND_DOWN.has(load.use) || traits.aidOnly || traits.goesDown || traits.tied) return [];
+  return [
+    finding({
+      code: 'fit.up-only',
+      severity: 'mind',
+      subject: ['device'],
+      says: `${literal(device.name)} holds you on the way up; it does not bring you down.`,
+      because: 'Loaded, it neither opens nor slides: whoever is tired or hurt hangs there until somebody comes.',
+      remedy: 'Have a device for going down on the harness, and change onto it before you work.',
+    }),
+  ];
+}
+
 /** Where no range is declared for this rope, what is known of thin rope in such devices; a limit of one model is nobody's common practice. */
 function guideMode(input: RopeInDeviceInput): Finding[] {
   const { device, rope, part } = input;
@@ -262,12 +280,12 @@ function groove(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
 }
 
 function teeth({ device, rope, load, part }: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
-  if (!traits.teeth || !load.fall) return [];
+  if (!traits.teeth || JOB_FACTS[load.use].fallFactor === null) return [];
   return [
     finding({
       code: 'fit.teeth',
-      // How hard a fall can get is judged where its force is known.
-      severity: 'clear',
+      // Where one falls onto it, how hard is judged by its force; elsewhere it is slack that nobody measures.
+      severity: load.fall ? 'clear' : 'mind',
       subject: ['device', part],
       says: `${literal(device.name)} has teeth: a fall into slack can hurt the sheath of ${literal(rope.name)}.`,
       because: 'Teeth begin to hurt the sheath at about {force~}.',
