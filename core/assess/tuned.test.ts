@@ -61,6 +61,7 @@ describe('the record of a bollard in the verdict', () => {
   );
   it('a record that speaks against it outweighs that it is said to be tuned', () => {
     for (const tunings of [
+      [washed],
       [...good, washed],
       [trial('1')],
       [trial('1', { creepMm: 40 })],

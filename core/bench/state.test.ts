@@ -44,7 +44,10 @@ describe('whether a device is tuned to a rope', () => {
   it('counts with the lightest weight that hung in it', () =>
     expect(state([trial(1, { massKg: 95 }), trial(2, { massKg: 70 })])).toMatchObject({ massKg: 70 }));
   it('another rope, a washed one, a worn bollard, a moved setting: not any more', () => {
-    expect(state(tuned, { ...line, id: 'another' })).toEqual({ kind: 'none' });
+    expect(state(tuned, { ...line, id: 'another' })).toEqual({
+      kind: 'changed',
+      why: 'the bollard was set for another rope since',
+    });
     expect(state([...tuned, event(3, 'washed')])).toMatchObject({
       kind: 'stale',
       setting: 4,
@@ -53,6 +56,9 @@ describe('whether a device is tuned to a rope', () => {
     expect(state([...tuned, event(3, 'worn', null)])).toMatchObject({ kind: 'stale' });
     expect(state([...tuned, event(3, 'moved', null)])).toMatchObject({ kind: 'stale', why: /setting was changed/ });
     expect(state([...tuned, event(3, 'washed', 'another')])).toMatchObject({ kind: 'tuned' });
+    // Never tried on paper: what is said of it may be older than the wash.
+    expect(state([event(3, 'washed')])).toEqual({ kind: 'changed', why: 'the rope was washed since' });
+    expect(state([event(3, 'washed', 'another')])).toEqual({ kind: 'none' });
     // Before the trials it does not matter.
     expect(state([event(0, 'washed'), ...tuned])).toMatchObject({ kind: 'tuned' });
   });

@@ -25,6 +25,8 @@ export const sameState = (a: RopeState, b: RopeState): boolean =>
 /** Whether the record of a device says that it is tuned to a rope, as that is now. */
 export type TuningState =
   | { readonly kind: 'none' }
+  /** No trial of this rope, and something is written down that would have taken a tuning away. */
+  | { readonly kind: 'changed'; readonly why: string }
   /** Trials of this rope, and no setting found yet. */
   | { readonly kind: 'begun'; readonly next: Proposal }
   | {
@@ -65,12 +67,12 @@ export function tuningState(device: Pick<Device, 'tunings' | 'bollardSettings'>,
   const before = lastTuned(device, rope.id, settings);
   if (!last) {
     const cause = [...device.tunings].sort(byTime).findLast((t) => breaks(t, rope.id));
-    if (before === null || !cause) return { kind: 'none' };
+    if (!cause) return { kind: 'none' };
     const why =
       cause.kind === 'event'
         ? `${TUNING_EVENTS[cause.what].toLowerCase()} since`
         : 'the bollard was set for another rope since';
-    return { kind: 'stale', setting: before, why };
+    return before === null ? { kind: 'changed', why } : { kind: 'stale', setting: before, why };
   }
   const next = nextTrial(trials, settings);
   if (next.kind !== 'tuned')

@@ -28,6 +28,7 @@ export const ITEM_KINDS = {
   'tree-rehearsed': ['rehearse'],
   'tree-tether': ['tether'],
   'rope-ends': ['ends-knot', 'end-knot'],
+  'end-weight': ['weight-hang'],
   'tie-in': ['tie-in'],
   'tie-in-tail': [],
   'tie-in-points': [],

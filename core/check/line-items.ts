@@ -234,5 +234,21 @@ function ends({ setup }: Context, line: RigLine): CheckItem[] {
       why: 'An open end runs through the device when the rope is too short.',
       sources: ['practice-ends-closed'],
     }),
+    ...(line.kind === 'fixed' && (line.endWeightKg ?? 0) > 0
+      ? [
+          item({
+            id: itemId('end-weight', line.id, first.id),
+            part: line.end.id,
+            title: first.id === line.id ? 'Weight on the rope' : 'Weight on the second rope',
+            look: 'The weight at the end of the rope, where it hangs.',
+            touch: 'Lift the rope and let go: it falls straight again.',
+            question: 'What hangs on the end?',
+            expected: 'A weight, clear of the ground',
+            others: ['Nothing', 'A weight that stands on the ground'],
+            why: 'The rope runs through the grabs only when something pulls it down. Otherwise slack gathers above you.',
+            sources: ['practice-self-belay'],
+          }),
+        ]
+      : []),
   ];
 }

@@ -42,6 +42,7 @@ const OF_KIND = {
   fastening: 'closed',
   'block-strand': 'closed',
   'rope-ends': 'closed',
+  'end-weight': 'closed',
   'tie-in': 'knot',
   'tie-in-tail': 'knot',
   'tie-in-points': 'knot',

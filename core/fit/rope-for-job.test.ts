@@ -12,9 +12,14 @@ import {
 import { club } from '../samples/index.ts';
 import { ropeInDevice } from './index.ts';
 
-const judged = (job: Job, construction: RopeConstruction, family = club.groovedTube.family) =>
+const judged = (
+  job: Job,
+  construction: RopeConstruction,
+  family = club.groovedTube.family,
+  strands = usualUse(job).strands,
+) =>
   ropeInDevice({
-    load: usualUse(job),
+    load: { ...usualUse(job), strands },
     rope: { ...club.longRope, construction },
     part: 'ropeA',
     device: { ...club.groovedTube, family },
@@ -39,6 +44,16 @@ describe('kind of rope for the job', () => {
     ['pick-off', 'half', 'stop'],
   ])('%s on one %s rope: %s', (job, construction, severity) =>
     expect(judged(job, construction)?.severity).toBe(severity),
+  );
+  // EN 892:2012 tests half ropes for use in pairs, and twin ropes as two together.
+  it.each<[Job, RopeConstruction, string | undefined]>([
+    ['belay-leader', 'half', undefined],
+    ['belay-leader', 'twin', undefined],
+    ['belay-leader', 'low-stretch', 'stop'],
+    // One strand each.
+    ['belay-seconds', 'twin', 'stop'],
+  ])('%s on two %s ropes in the device: %s', (job, construction, severity) =>
+    expect(judged(job, construction, undefined, 'two')?.severity).toBe(severity),
   );
   it('a rope of unknown kind is no pass, also where no maker declares anything', () => {
     const codes = (family: Family) =>

@@ -34,8 +34,15 @@ const WHY: Readonly<Partial<Record<RopeConstruction, string>>> = {
   'low-stretch': 'It hardly gives: a fall onto it loads person, connector and anchor hard.',
 };
 
+/** Two strands to the same person: ropes that are made to work as a pair then do. Two seconds hang on one strand each. */
+const isPair = ({ load, rope }: RopeInDeviceInput): boolean =>
+  load.use === 'belay-leader' &&
+  load.strands === 'two' &&
+  (rope.construction === 'half' || rope.construction === 'twin');
+
 /** Is this kind of rope, on this many strands, one to do the job with? Empty when nothing speaks against it. */
-export function ropeForJob({ load, rope, part }: RopeInDeviceInput): Finding[] {
+export function ropeForJob(input: RopeInDeviceInput): Finding[] {
+  const { load, rope, part } = input;
   const job = load.use;
   const unsuited = UNSUITED[job];
   if (unsuited && rope.construction === 'other') {
@@ -51,7 +58,7 @@ export function ropeForJob({ load, rope, part }: RopeInDeviceInput): Finding[] {
     ];
   }
   const severity = unsuited?.[rope.construction];
-  if (!severity) return [];
+  if (!severity || isPair(input)) return [];
   return [
     finding({
       code: 'fit.rope-not-for-job',

@@ -154,6 +154,7 @@ function recordSays(state: TuningState, weather: Site['weather'], massKg: number
     case 'begun':
       return 'its trials found no setting yet';
     case 'stale':
+    case 'changed':
       return state.why;
     case 'tuned':
       if (state.weather !== weather) return `it was tuned on ${state.weather} rope`;

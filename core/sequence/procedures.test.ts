@@ -258,6 +258,7 @@ describe('known fatal mistakes', () => {
     expect(named(alone, ['hitch-tie', 'hitch-lock', 'hitch-test'])).not.toBe('harmless');
     expect(named(alone, ['first-off'])).not.toBe('harmless');
     expect(named(alone, ['end-knot'])).toBe('fall');
+    expect(named(alone, ['weight-hang'])).toBe('drop');
   });
   it('alone again: the way down still on the rope, the wrong strand, nothing looked at, not tried anew', () => {
     const again = fresh('alone-again');
@@ -270,8 +271,8 @@ describe('known fatal mistakes', () => {
     expect(named(again, ['first-try', 'second-try'])).not.toBe('harmless');
     expect(named(again, ['end-knot'])).toBe('fall');
     expect(named(again, ['second-on'])).not.toBe('harmless');
-    // A weight helps and is no matter of life and death.
-    expect(named(again, ['weight-hang'])).toBe('harmless');
+    // Without a weight the rope is lifted with the grabs, and slack gathers above them.
+    expect(named(again, ['weight-hang'])).toBe('drop');
   });
   it('walking up a line: what only goes up is off before the limb and before going down; back with the line taken in; on two while working', () => {
     const walk = fresh('tree-walk');
@@ -350,6 +351,7 @@ describe('known fatal mistakes', () => {
     expect(named(tree, ['tether'])).toBe('dropped');
     expect(named(tree, ['second-weigh'])).toBe('untested');
     expect(named(tree, ['rebind'])).toBe('untested');
+    expect(named(tree, [], { 'device-on': 'bridge-off' })).not.toMatch(/harmless/);
   });
   it('cliff: without the hitch no slack, slack above the device drops you', () => {
     const cliff = fresh('hitch-first');
@@ -552,6 +554,7 @@ const NEVER_CLEAR: Partial<Record<ProcedureId, readonly (readonly [string, strin
     ['first-try', 'climb'],
     ['second-try', 'climb'],
     ['take-in', 'climb'],
+    ['weight-hang', 'climb'],
     ['lanyard-lock', 'first-off'],
     ['lanyard-weigh', 'second-off'],
     ['knot', 'second-off'],
@@ -575,6 +578,7 @@ const NEVER_CLEAR: Partial<Record<ProcedureId, readonly (readonly [string, strin
     ['first-try', 'climb'],
     ['second-try', 'climb'],
     ['take-in', 'climb'],
+    ['weight-hang', 'climb'],
   ],
   'tree-walk': [
     ['line-try', 'climb'],

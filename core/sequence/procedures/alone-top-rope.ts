@@ -27,7 +27,6 @@ export const aloneTopRope = procedure({
     flag('knot', 'a stopper knot is tied close below you', 'no stopper knot is tied below you'),
     fact('threaded', ['none', 'right', 'wrong'], { right: 'the rope lies in the device as its maker shows' }),
     flag('hitch.tied', 'the hitch is tied below the device and clear of it'),
-    flag('top', 'you are within reach of the anchor'),
     flag('going'),
     flag('down', 'you stand on the ground'),
   ],

@@ -14,6 +14,7 @@ export const aloneFacts: readonly Variable[] = [
   flag('first.right', 'the first grab holds when it is pulled down, and its catch is shut'),
   flag('second.right', 'the second grab holds when it is pulled down, and its catch is shut'),
   flag('hung', 'a weight hangs on the end of the rope, clear of the ground', 'nothing hangs on the rope'),
+  flag('top', 'you are within reach of the anchor'),
   fact('ends', ['open', 'closed'], { closed: 'a stopper knot closes the end', open: 'the end is open' }),
   flag('tight', 'the rope above is tight', 'slack lies above you'),
 ];
@@ -26,6 +27,14 @@ export const aloneNever: readonly Invariant[] = [
     'Slack lies above you: you drop into it, low down onto the ground.',
     is('where', 'up'),
     is('tight', 'no'),
+  ),
+  never(
+    'unweighted',
+    'drop',
+    'No weight hangs on the rope: it does not run through the grabs by itself, and slack gathers above you.',
+    is('where', 'up'),
+    is('top', 'no'),
+    is('hung', 'no'),
   ),
 ];
 

@@ -5,7 +5,7 @@ export const treeDescent = procedure({
   title: 'From the climbing hitch to a device, in a tree',
   purpose: 'On one stationary line: the device goes on below the hitch, takes over, and the hitch stays above it.',
   lanes: [
-    lane('hitch', 'Climbing hitch', [[is('hitch.held', 'free'), is('bridge', 'whole')]]),
+    lane('hitch', 'Climbing hitch', [[is('hitch.held', 'free'), is('bridge', 'on')]]),
     lane('second', 'Second attachment', [[is('second.round')]]),
     lane('device', 'Device', [[is('device.way', 'right'), is('friction', 'chosen'), is('hand', 'on')]]),
   ],
@@ -22,7 +22,10 @@ export const treeDescent = procedure({
   ],
   variables: [
     flag('rehearsed', 'the change was rehearsed half a metre above the ground'),
-    fact('bridge', ['whole', 'worn'], { whole: 'the bridge is whole' }),
+    fact('bridge', ['on', 'off'], {
+      on: 'the climbing hitch hangs on the bridge',
+      off: 'the bridge is off the climbing hitch',
+    }),
     fact('hitch.held', ['free', 'held'], { free: 'no hand holds the hitch', held: 'a hand holds the hitch' }),
     flag('second.round', 'the second attachment runs round wood that carries you'),
     flag('tethered', 'the device hangs on its tether'),
@@ -134,6 +137,14 @@ export const treeDescent = procedure({
             to('device.on', 'yes'),
             to('device.way', 'wrong'),
             to('inHand', 'no'),
+          ),
+          wrong(
+            'bridge-off',
+            'the hitch is taken off the bridge to make room for it',
+            to('device.on', 'yes'),
+            to('device.way', 'right'),
+            to('inHand', 'no'),
+            to('bridge', 'off'),
           ),
         ],
       },
