@@ -110,7 +110,8 @@ function oneAttachment(ctx: Context, fault: Fault): Finding {
 
 /** Where every way of being held only waits for something that is not tested, that is said there: "nothing holds" would cry wolf. */
 function nothing(model: HoldModel, person: RigPerson, named: boolean): Finding[] {
-  const waits = model.noHolds.length > 0 && model.noHolds.every((s) => s.severity === 'untested');
+  const waits =
+    model.noHolds.some((s) => s.severity === 'untested') && !model.noHolds.some((s) => s.severity === 'stop');
   return waits ? [] : [nothingHolds(model, person, named)];
 }
 

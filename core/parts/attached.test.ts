@@ -50,6 +50,8 @@ describe('everybody whom the job carries is attached', () => {
     for (const point of ['belay-loop', 'tie-in'])
       expect(says(attachedJudge, onPoint(lead, 'climber-tie-in', point)), point).toEqual([]);
   });
+  it('a moving line of which the end is not tied to the climber', () =>
+    expect(says(attachedJudge, drop(SETUPS['tree-moving'], 'climber-tie-in'))).toEqual(['rig.not-held stop: climber']));
   it('both tie-ins on one person leave the other with none', () => {
     const both = onPoint(seconds, 'second-tie-in', 'tie-in', 'climber');
     expect(says(attachedJudge, both)).toEqual(['rig.not-attached stop: second,second-harness']);
@@ -163,10 +165,11 @@ describe('where it sits on the harness, and what joins it', () => {
 
 describe('by whose hand', () => {
   const hand = (setup: Setup, who: string | null) => withFields(setup, 'device', { hand: who });
-  it('nobody’s hand at what lets the rope run: stop; at what holds by itself it may be nobody’s', () => {
+  it('nobody’s hand at what lets the rope run: stop; at what holds by itself and is tended: mind; at a grab: nothing', () => {
     expect(says(pointJudge, hand(rappel, null))).toEqual(['rig.no-hand stop: device']);
-    expect(says(pointJudge, hand(SETUPS['belay-second'], null))).toEqual([]);
+    expect(says(pointJudge, hand(SETUPS['belay-second'], null))).toEqual(['rig.no-hand mind: device']);
     expect(says(pointJudge, hand(withItem(rappel, 'device', null), null))).toEqual([]);
+    expect(says(pointJudge, hand(SETUPS['self-belay-top-rope'], null))).toEqual([]);
   });
   it('the hand of somebody who cannot reach it: stop', () => {
     expect(says(pointJudge, hand(rappel, 'partner'))).toEqual(['rig.hand-elsewhere stop: device,partner-hand']);

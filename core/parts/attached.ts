@@ -43,7 +43,8 @@ export const attachedJudge: Judge = {
     const person = ctx.index.person(ref)!;
     const own = ctx.setup.attachments.filter((a) => carries(a, person, ctx));
     if (own.length === 0) return [nothing(person)];
-    return own.some((a) => a.end.kind !== 'knot' || held(a, ctx)) ? [] : [unheld(person)];
+    if (!own.some((a) => a.end.kind !== 'knot' || held(a, ctx))) return [unheld(person)];
+    return ctx.setup.job === 'tree-moving' && !own.some((a) => a.end.kind === 'knot') ? [untiedEnd(person)] : [];
   },
   reads: () => [],
 };
@@ -66,6 +67,17 @@ const unheld = (person: RigPerson): Finding =>
     says: `Nothing holds the rope that ${person.item ? literal(person.item.name) : `the ${person.role}`} is tied into.`,
     because: 'As entered no device and no hitch on that rope carries a person.',
     remedy: 'Put the belay device on the rope, and enter it as what carries.',
+  });
+
+/** A moving line comes back over the fork to whoever climbs it: hung on one side of it only, they pull it down. */
+const untiedEnd = (person: RigPerson): Finding =>
+  finding({
+    code: 'rig.not-held',
+    severity: 'stop',
+    subject: [person.id],
+    says: `The end of the moving line is not tied to ${person.item ? literal(person.item.name) : `the ${person.role}`}.`,
+    because: 'Only one side of the line hangs on the harness: the other side runs up and over the fork.',
+    remedy: 'Tie the end to the harness, and enter it.',
   });
 
 const nothing = (person: RigPerson): Finding =>
@@ -205,15 +217,21 @@ function byHand(a: Attachment, ctx: Context): Finding[] {
   if (end.hand === null) {
     // What a motionless casualty hangs in is judged with their links.
     const wearer = a.root.kind === 'harness' ? ctx.index.person(a.root.person) : undefined;
-    if (handOffIn(end.item, ctx.use(a).use) !== 'runs' || wearer?.role === 'casualty') return [];
+    const { use, tended } = ctx.use(a);
+    const runs = handOffIn(end.item, use) === 'runs';
+    if ((!runs && !tended) || wearer?.role === 'casualty') return [];
     return [
       finding({
         code: 'rig.no-hand',
-        severity: 'stop',
+        severity: runs ? 'stop' : 'mind',
         subject: [end.id],
         says: `Nobody’s hand brakes at ${name}.`,
-        because: 'When no hand holds the brake strand the rope runs through it.',
-        remedy: 'Say whose hand brakes, or use a device that holds hands-off.',
+        because: runs
+          ? 'When no hand holds the brake strand the rope runs through it.'
+          : 'What holds by itself can be hindered, and whoever lets the rope run must be able to stop it.',
+        remedy: runs
+          ? 'Say whose hand brakes, or use a device that holds hands-off.'
+          : 'Say whose hand is on the brake strand. It stays there.',
       }),
     ];
   }
