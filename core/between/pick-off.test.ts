@@ -7,7 +7,8 @@ import { variation, wellRigged, withFields, withItem, without, type Setup } from
 import { club, filled, SETUPS } from '../samples/index.ts';
 import { constant } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
-import { assess } from './index.ts';
+import { assess } from '../assess/index.ts';
+import { judged } from './judged.test-help.ts';
 
 const base = filled(SETUPS['pick-off']);
 const withMasses = (rescuerKg: number, casualtyKg: number, setup: Setup = base) =>
@@ -15,7 +16,7 @@ const withMasses = (rescuerKg: number, casualtyKg: number, setup: Setup = base) 
     ...club.ilse,
     massKg: casualtyKg,
   });
-const find = (s: Setup, code: string) => assess(s).findings.find((f) => f.code === code);
+const find = (s: Setup, code: string) => judged(s).find((f) => f.code === code);
 const value = (s: Setup, code: string, key: string) => find(s, code)!.numbers.find((n) => n.key === key)!.value;
 
 describe('a third hand of three parts', () => {
@@ -105,8 +106,8 @@ describe('the anchor with two on it', () => {
 
 describe('how the casualty is attached', () => {
   const severities = (s: Setup, code: string) =>
-    assess(s)
-      .findings.filter((f) => f.code === code)
+    judged(s)
+      .filter((f) => f.code === code)
       .map((f) => f.severity);
   it('nothing of it is left unjudged', () => {
     expect(assess(base).findings.filter((f) => f.code === 'rig.not-judged')).toEqual([]);

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { gripHeights, strokeFigures } from '../between/index.ts';
+import { gripHeights, strokeFigures } from './index.ts';
 import { pullN, storedJPerM, type TwoSprings } from '../gear/index.ts';
 import { knotsFor, strokeOf } from '../geometry/index.ts';
 import { contextOf } from '../parts/index.ts';
@@ -18,7 +18,8 @@ import {
 import { changed, club, filled, SETUPS } from '../samples/index.ts';
 import { constant } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
-import { assess } from './index.ts';
+import { assess } from '../assess/index.ts';
+import { judged } from './judged.test-help.ts';
 
 const of = (tieInHeightMm: number, tetherMm: number, footMm: number, heightM = 30, stretch = 0.08) =>
   strokeOf({
@@ -82,7 +83,7 @@ describe('a foot loop in the rig', () => {
   const up = filled(wellRigged(variation('foot-loop').add(SETUPS.ascend)!));
   const lengths = (footMm: number, tieInHeightMm: number | null = 1040): Setup =>
     changed(withItem(up, 'climber', { ...club.tomas, tieInHeightMm }), { 'foot-sling': { measuredMm: footMm } });
-  const said = (setup: Setup) => assess(setup).findings.find((f) => f.code === 'ascend.stroke')!;
+  const said = (setup: Setup) => judged(setup).find((f) => f.code === 'ascend.stroke')!;
   it('fits, collides, gains little, gains nothing', () => {
     const tether = strokeFigures(
       up.attachments.find((a) => a.id === 'foot-loop')!,
@@ -162,7 +163,7 @@ describe('the foot loop at the lower of two', () => {
       s.attachments.find((a) => a.id === id)!,
       contextOf(s),
     )!;
-  const found = (s: Setup, code: string) => assess(s).findings.find((f) => f.code === code)!;
+  const found = (s: Setup, code: string) => judged(s).find((f) => f.code === code)!;
 
   it('it comes no higher than to the end of its own tether, nor than to just below the one that carries', () => {
     const [short, long] = [rig(700, 300, 1100), rig(400, 900, 1100)];

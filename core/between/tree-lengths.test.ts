@@ -5,7 +5,8 @@ import { overChinMm, ropeWalkLengths } from '../geometry/index.ts';
 import { systemOf, SYSTEMS, variation, wellRigged, withFields, withItem, type Setup } from '../rig/index.ts';
 import { club, filled, SETUPS } from '../samples/index.ts';
 import { exactly, interval } from '../units/index.ts';
-import { assess } from './index.ts';
+import { assess } from '../assess/index.ts';
+import { judged } from './judged.test-help.ts';
 
 const body = (name: string): Device => ({
   ...club.groovedTube,
@@ -35,8 +36,7 @@ const walking = (): Setup => {
   );
   return withFields(withItem(dressed, 'chest-strap', club.sling), 'knee-strap', { measuredMm: 500 });
 };
-const at = (setup: Setup, ref: string) =>
-  assess(setup).findings.find((f) => f.code === 'tree.lengths' && f.subject[0] === ref);
+const at = (setup: Setup, ref: string) => judged(setup).find((f) => f.code === 'tree.lengths' && f.subject[0] === ref);
 const person = (setup: Setup, more: object) => withItem(setup, 'climber', { ...setup.persons[0]!.item!, ...more });
 /** The whole tether, by a sling that was measured; its connector is part of it. */
 const tethered = (setup: Setup, mm: number) => {

@@ -14,12 +14,13 @@ import {
 } from '../rig/index.ts';
 import { changed, club, filled, SETUPS } from '../samples/index.ts';
 import { constant } from '../sources/index.ts';
-import { assess } from './index.ts';
+import { assess } from '../assess/index.ts';
+import { judged } from './judged.test-help.ts';
 
 const moving = filled(SETUPS['tree-moving']);
 const stationary = filled(SETUPS['tree-stationary']);
 const inTree = (setup: Setup, tree: Partial<Tree>) => changed(setup, { tree });
-const find = (setup: Setup, code: string) => assess(setup).findings.find((f) => f.code === code);
+const find = (setup: Setup, code: string) => judged(setup).find((f) => f.code === code);
 const severity = (setup: Setup, code: string) => find(setup, code)?.severity;
 const value = (setup: Setup, code: string, key: string) => find(setup, code)!.numbers.find((n) => n.key === key)!.value;
 
@@ -105,7 +106,7 @@ describe('out along a limb', () => {
       ],
       comingBack: 'slack',
     });
-    const told = assess(two).findings.filter((f) => f.code === 'tree.limb-swing');
+    const told = judged(two).filter((f) => f.code === 'tree.limb-swing');
     expect(told.map((f) => [f.severity, /first|second|fourth/.exec(f.says)?.[0]]).sort()).toEqual([
       ['clear', 'first'],
       ['stop', 'second'],
@@ -374,7 +375,7 @@ describe('a tree of which nothing is said', () => {
         eyes: 'one',
       }),
     ])
-      for (const f of assess(s).findings.filter((x) => x.code.startsWith('tree.')))
+      for (const f of judged(s).filter((x) => x.code.startsWith('tree.')))
         expect(fillTemplate(f.because, f.numbers, METRIC)).not.toMatch(/[{}]|NaN|Infinity|undefined/);
   });
   it('every way of adding to a rig in a tree keeps its tree', () => {
