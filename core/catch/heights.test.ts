@@ -51,7 +51,9 @@ describe('a top rope, height by height', () => {
     expect(spots.at(-1)!.share).toBe(0);
     expect(bands).toHaveLength(1);
     expect(said(topRope())).toMatchObject({ code: 'catch.heights', severity: 'mind' });
-    expect(renderFinding(said(topRope()), METRIC).says).toMatch(/^With feet up to \d/);
+    expect(renderFinding(said(topRope()), METRIC).says).toMatch(
+      /^A fall can reach the ground or a ledge while the feet are up to \d\.\d.m above it\.$/,
+    );
   });
   it('who would reach the ground by hanging still reaches it in every fall (statics, two springs)', () => {
     // No friction at the anchor, belayer held: nothing but the rope decides.

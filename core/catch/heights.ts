@@ -130,7 +130,12 @@ export function heightsFindings(scenario: Scenario, { spots }: Heights): Finding
   const numbers = highest
     ? ([
         { key: 'height', label: 'Tie-in, highest of them', quantity: 'lengthM', value: exactly(highest.climberM) },
-        { key: 'feet', label: 'Feet above ground or ledge there', quantity: 'lengthM', value: exactly(feetM) },
+        {
+          key: 'feet',
+          label: 'Feet above ground or ledge there',
+          quantity: 'lengthM',
+          value: exactly(Math.ceil(feetM * 10) / 10),
+        },
         ...(highest.clippingM === null
           ? []
           : ([
@@ -158,7 +163,7 @@ export function heightsFindings(scenario: Scenario, { spots }: Heights): Finding
           : beforeFirst
             ? 'Until the first piece is clipped, a fall ends on the ground.'
             : !led
-              ? `With feet up to {feet} above it, a fall can reach the ${where}.`
+              ? `A fall can reach the ${where} while the feet are up to {feet} above it.`
               : highest!.clippingM !== null
                 ? `A fall while you clip the piece at {piece} can reach the ${where}.`
                 : `A fall from {height} can reach the ${where}.`,
@@ -170,7 +175,7 @@ export function heightsFindings(scenario: Scenario, { spots }: Heights): Finding
             : !led
               ? 'Low on the wall there is the most rope out, and it stretches most.'
               : highest!.clippingM !== null
-                ? 'You pull up {pulled} of rope for it. Your feet are {feet} above the ground, and you fall past the last piece and through that slack.'
+                ? 'You pull up {pulled~} of rope for it. Your feet are {feet} above the ground, and you fall past the last piece and through that slack.'
                 : 'You fall past the last piece, and the rope stretches. Your feet are {feet} above the ground.',
       remedy:
         severity === 'clear'

@@ -206,7 +206,7 @@ export function CatchDrawing({ question: q, frame, lowestM, led, left, bands, on
 
 /** A stretch of wall from which a fall reaches the ground: hatched, so that it is seen without colour. */
 function Band({ top, bottom }: { top: number; bottom: number }) {
-  const [x, width] = [WALL - 22, 14];
+  const [x, width] = [WALL - 16, 10];
   return (
     <g data-band>
       <rect

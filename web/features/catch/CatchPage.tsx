@@ -294,6 +294,9 @@ function Answer({ scenario, led, left, onMove, onTake }: AnswerProps) {
               onMove(patch);
             }}
           />
+          {(result?.heights.bands.length ?? 0) > 0 && (
+            <p className="mt-2 text-sm text-ink-2">Hatched: a fall from there can reach the ground or a ledge.</p>
+          )}
           <Scrubber trace={trace} shown={shown} onShow={setShown} />
         </section>
         <div className="grid min-w-0 content-start gap-6">

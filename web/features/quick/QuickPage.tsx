@@ -26,7 +26,7 @@ const BLANK = {
   brakeHand: '',
 };
 
-/** Six questions, and a first answer: everything else is typical of its kind, or open. */
+/** A few questions, and a first answer: everything else is typical of its kind, or open. */
 export function QuickPage() {
   useTitle('A first answer');
   const inWords = useWords();

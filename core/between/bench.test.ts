@@ -1,13 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { benchSeverity, benchSubjects } from '../between/index.ts';
+import { assess } from '../assess/index.ts';
 import { SEVERITIES, type Severity } from '../finding/index.ts';
 import type { BenchTest, Device } from '../gear/index.ts';
 import { hanging, held, holdsFromRig } from '../hold/index.ts';
 import { contextOf } from '../parts/index.ts';
 import { deviceOf, variation, wellRigged, withItem, type Setup } from '../rig/index.ts';
 import { changed, club, filled, SETUPS } from '../samples/index.ts';
-import { assess } from './index.ts';
+import { benchSeverity, benchSubjects } from './index.ts';
+import { judged } from './judged.test-help.ts';
 
 const family = (wanted: Device['family']) => club.otherDevices.find((d) => d.family === wanted)!;
 const grab = family('rope-grab');
@@ -35,7 +36,7 @@ const tried = (setup: Setup, ...tries: Partial<BenchTest>[]): Setup => {
   }));
   return withItem(setup, lower.end.id, { ...item, bench });
 };
-const found = (setup: Setup) => assess(setup).findings.filter((f) => f.code === 'between.bench');
+const found = (setup: Setup) => judged(setup).filter((f) => f.code === 'between.bench');
 const said = (setup: Setup) => found(setup).map((f) => f.severity);
 
 describe('a try of one’s own near the ground', () => {
