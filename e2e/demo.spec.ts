@@ -73,12 +73,12 @@ test('check face to face: both answer, a failure is put right and checked again,
   await passPauses(page);
   await page.getByRole('button', { name: 'Check before use' }).click();
   await page.getByRole('button', { name: /Face to face/ }).click();
-  await expect(page.getByText('1/27')).toHaveCount(2);
+  await expect(page.getByText('1/28')).toHaveCount(2);
 
   await answer(page, 'climber');
   await expect(page.locator('[data-half="climber"]')).toContainText('Your answer is kept');
   await answer(page, 'partner');
-  await expect(page.getByText('2/27')).toHaveCount(2);
+  await expect(page.getByText('2/28')).toHaveCount(2);
 
   await answer(page, 'partner', false);
   await expect(page.locator('[data-half="climber"]')).toContainText('Nobody goes down like this');
@@ -92,11 +92,11 @@ test('check face to face: both answer, a failure is put right and checked again,
 
   // Both look again: the confirmation of one side alone does not close it.
   await answer(page, 'climber');
-  await expect(page.getByText('2/27')).toHaveCount(2);
+  await expect(page.getByText('2/28')).toHaveCount(2);
   await answer(page, 'partner');
-  for (let item = 3; item <= 27; item += 1) {
+  for (let item = 3; item <= 28; item += 1) {
     for (const half of ['climber', 'partner'])
-      await page.locator(`[data-half="${half}"]`).getByText(`${item}/27`, { exact: true }).waitFor();
+      await page.locator(`[data-half="${half}"]`).getByText(`${item}/28`, { exact: true }).waitFor();
     await answer(page, 'partner');
     await answer(page, 'climber');
   }

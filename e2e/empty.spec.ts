@@ -104,6 +104,7 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
   await section(/^Site/);
   await type(page, 'Anchor above the ground', '22');
   await pick(page, 'At the anchor the rope runs through', 'Rings or links of metal');
+  await pick(page, 'Of the rings the rope runs through', 'All of them');
   await pick(page, 'The anchor hangs on', 'Two points or more');
   await pick(page, 'The rope runs over', 'No edge');
   await section(/^Site/);

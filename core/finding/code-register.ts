@@ -31,11 +31,11 @@ const FALSE = 'core/assess/false-assurance.test.ts';
 const GUIDE = 'core/parts/guide.test.ts';
 const SLACK = 'core/parts/slack.test.ts';
 const CALLS = 'core/parts/calls.test.ts';
-const TREE = 'core/assess/tree.test.ts';
-const TREE_LENGTHS = 'core/assess/tree-lengths.test.ts';
-const PICK = 'core/assess/pick-off.test.ts';
-const STROKE = 'core/assess/stroke.test.ts';
-const ROPE_ALONE = 'core/assess/rope-alone.test.ts';
+const TREE = 'core/between/tree.test.ts';
+const TREE_LENGTHS = 'core/between/tree-lengths.test.ts';
+const PICK = 'core/between/pick-off.test.ts';
+const STROKE = 'core/between/stroke.test.ts';
+const ROPE_ALONE = 'core/between/rope-alone.test.ts';
 const CATCH = 'core/catch/catch-findings.test.ts';
 const RIG = 'core/parts/lines.test.ts';
 const ATTACHED = 'core/parts/attached.test.ts';
@@ -95,7 +95,7 @@ const TITLES: Readonly<Record<FindingCode, readonly [title: string, test: string
   'catch.heights': ['Heights from which a fall reaches the ground', 'core/catch/heights.test.ts'],
   'catch.stance': ['Belayer and the wall', CATCH],
   'catch.hand': ['Rope runs through the hand in a fall', CATCH],
-  'between.bench': ['Own try of one grip above another', 'core/assess/bench.test.ts'],
+  'between.bench': ['Own try of one grip above another', 'core/between/bench.test.ts'],
   'between.cascade': ['One grab slides onto another', ROPE_ALONE],
   'ascend.stroke': ['Stroke up a rope, by the lengths', STROKE],
   'ascend.drop': ['Fall onto the lower grip through a slack tether', STROKE],
