@@ -31,7 +31,9 @@ test('plan a lead belay, see the device reach the first piece, take the remedy o
   await expect(verdict(page)).toContainText('Stop');
   const reaches = page.locator('[data-finding="catch.first-piece"]');
   await expect(reaches).toHaveAttribute('data-severity', 'stop');
-  await expect(reaches).toContainText(/(In every calculated fall|In \d+ of 100 calculated falls) your device reaches the first piece/);
+  await expect(reaches).toContainText(
+    /(In every calculated fall|In \d+ of 100 calculated falls) your device reaches the first piece/,
+  );
   // What was asked stands in the address.
   await page.reload();
   await expect(page.getByLabel('Climber’s tie-in', { exact: true })).toHaveValue('15');

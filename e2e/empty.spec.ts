@@ -164,7 +164,8 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
     'Slack, still clipped to the anchor',
     'It gripped',
     'It let go',
-    /^More than/,
+    /^At least a hand/,
+    /^At least three fingers/,
   ];
   for (const [i, name] of expected.entries()) {
     await expect(half).toContainText(`${i + 1}/${expected.length}`);

@@ -110,13 +110,13 @@ test('up a rope: lengths of tether, foot loop and body make the stroke, also typ
   await expect(captures.filter({ hasText: 'in this set-up' })).toContainText('Weir guide plate');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(captures.filter({ hasText: 'in this set-up' })).toContainText('Burr clamp');
-  // Too long, and nobody gets up the rope; what to tie is said.
+  // Too long, and a stroke gains little or nothing; what to tie is said.
   await length.fill('1500 mm');
-  await expect(stroke).toHaveAttribute('data-severity', 'stop');
-  await expect(verdict(page)).toContainText('Stop');
+  await expect(stroke).toHaveAttribute('data-severity', 'mind');
+  await expect(verdict(page)).toContainText('Mind');
   await saved(page);
   await page.reload();
-  await expect(stroke).toHaveAttribute('data-severity', 'stop');
+  await expect(stroke).toHaveAttribute('data-severity', 'mind');
   await page.getByRole('button', { name: 'Take away …' }).click();
   await page.getByRole('menuitem', { name: 'Foot loop' }).click();
   await expect(stroke).toHaveCount(0);
