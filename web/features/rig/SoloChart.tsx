@@ -2,7 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import { useMemo } from 'react';
 import { Area, ComposedChart, Line, ReferenceArea, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { SoloCurve } from '@core/between';
-import { printInterval, printNumber, printQuantity, unitOf } from '@core/units';
+import { printNumber, printQuantity, printRounded, unitOf } from '@core/units';
 import { usePreferences } from '../../app/preferences';
 
 const INK = { fill: 'var(--ink-2)', fontSize: 12 } as const;
@@ -26,11 +26,11 @@ export function SoloChart({ curve }: { curve: SoloCurve }) {
     <figure className="mt-4 rounded-xl border border-line bg-surface p-3">
       <figcaption className="font-bold">A fall at each height, {curve.label.toLowerCase()}</figcaption>
       <p className="text-sm text-ink-2">
-        Below {printInterval(curve.groundM, 'lengthM', system)} it ends on the ground (hatched).{' '}
+        Below {printRounded(curve.groundM, 'lengthM', system)} it ends on the ground (hatched).{' '}
         {curve.feedsM.best > 0
-          ? `Up to ${printInterval(curve.feedsM, 'lengthM', system)} the rope does not run by itself (grey).`
+          ? `Up to ${printRounded(curve.feedsM, 'lengthM', system)} the rope does not run by itself (grey).`
           : 'The rope runs by itself from the ground on.'}{' '}
-        {last && `Just below the anchor: ${printInterval(last.forceKn, 'strengthKn', system)}.`}
+        {last && `Just below the anchor: ${printRounded(last.forceKn, 'strengthKn', system)}.`}
       </p>
       <div className="h-52" aria-hidden>
         <ResponsiveContainer minWidth={50} minHeight={50}>
