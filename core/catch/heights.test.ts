@@ -38,7 +38,7 @@ const lead = (patch: Partial<FallQuestion> = {}, more: Partial<Scenario> = {}): 
   piecesM: [3, 5, 8],
   ...more,
 });
-/** Forty falls at each height: a share of a twentieth, the least that is told, is two of them. */
+/** Forty falls at each height: one of them is more than `shareStop`, so that a single bad fall counts. */
 const FALLS = 40;
 const said = (s: Scenario) => heightsFindings(s, heightsOf(s, FALLS))[0]!;
 const highest = (s: Scenario) => Math.max(0, ...heightsOf(s, FALLS).bands.map(([, to]) => to));
