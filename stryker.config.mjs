@@ -7,7 +7,8 @@ const rooms = (process.env.ROOMS ?? 'core/check,core/hold,core/friction').split(
 export default {
   testRunner: 'vitest',
   ignorePatterns: ['dist', 'docs', 'e2e', 'test-results', 'playwright-report'],
-  plugins: ['@stryker-mutator/vitest-runner'],
+  plugins: ['@stryker-mutator/vitest-runner', './scripts/drawn-checker.mjs'],
+  checkers: process.env.DRAW ? ['drawn'] : [],
   vitest: { configFile: 'vitest.mutants.config.ts' },
   mutate: process.env.DRAW
     ? JSON.parse(

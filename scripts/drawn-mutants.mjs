@@ -1,7 +1,8 @@
-// For stryker.config.mjs, in a process of its own: draws mutants of rooms at random (how many, which kinds to leave out, rooms), where all of them would take hours. Of one seed, so that a
-// score can be had again: with `--score` before the rest, what the last report says of those that were drawn. What lies inside of one is tried with it, and counts for nothing.
-import { readdirSync, readFileSync } from 'node:fs';
+// For stryker.config.mjs, in a process of its own: draws mutants of rooms at random (how many, which kinds to leave out, rooms), where all of them would take hours.
+// Of one seed, so that a score can be had again.
+import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { Instrumenter } from '@stryker-mutator/instrumenter';
+import { DRAWN, keyOf } from './drawn-checker.mjs';
 
 const quiet = new Proxy({}, { get: () => () => false });
 
@@ -16,8 +17,7 @@ function random(seed) {
   };
 }
 
-const score = process.argv[2] === '--score';
-const [count, excluded, ...rooms] = process.argv.slice(score ? 3 : 2);
+const [count, excluded, ...rooms] = process.argv.slice(2);
 const files = rooms.flatMap((room) =>
   readdirSync(room, { recursive: true })
     .filter((name) => name.endsWith('.ts') && !/\.test(-help)?\.ts$/.test(name))
@@ -37,30 +37,14 @@ const drawn = mutants
   .slice(0, Number(count))
   .map(({ m }) => m);
 
-if (score) {
-  const { files: reported } = JSON.parse(readFileSync('.mutants/report.json', 'utf8'));
-  const counts = {};
-  for (const { fileName, location, mutatorName, replacementCode } of drawn) {
-    const { line, column } = location.start;
-    const found = (reported[fileName]?.mutants ?? []).find(
-      (r) =>
-        r.mutatorName === mutatorName &&
-        r.replacement === replacementCode &&
-        r.location.start.line === line + 1 &&
-        r.location.start.column === column + 1,
-    );
-    const status = found?.status ?? 'not in the report';
-    counts[status] = (counts[status] ?? 0) + 1;
-    if (status !== 'Killed' && status !== 'Timeout')
-      console.log(`${fileName}:${line + 1}:${column + 1} ${status} ${mutatorName} ${replacementCode}`);
-  }
-  console.log(counts);
-} else
-  process.stdout.write(
-    JSON.stringify(
-      drawn.map(
-        ({ fileName, location: { start, end } }) =>
-          `${fileName}:${start.line + 1}:${start.column}-${end.line + 1}:${end.column}`,
-      ),
+mkdirSync('.mutants', { recursive: true });
+writeFileSync(DRAWN, JSON.stringify(drawn.map(keyOf)));
+// What lies inside of a range is found with it; the checker leaves it out again.
+process.stdout.write(
+  JSON.stringify(
+    drawn.map(
+      ({ fileName, location: { start, end } }) =>
+        `${fileName}:${start.line + 1}:${start.column}-${end.line + 1}:${end.column}`,
     ),
-  );
+  ),
+);

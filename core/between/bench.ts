@@ -1,7 +1,7 @@
 import { finding, literal, type Finding, type Severity } from '../finding/index.ts';
 import { BENCH_RESULTS, benchTestsOf, type BenchPair, type BenchTest } from '../gear/index.ts';
 import { between, type Context, type Judge } from '../parts/index.ts';
-import { deviceOf, hitchOf, linesOf, mainConnector, ropesIn, ropeSlots, type Attachment } from '../rig/index.ts';
+import { deviceOf, hitchOf, mainConnector, ropeIdsOf, ropesIn, type Attachment } from '../rig/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
 import { upperOf } from './cascade.ts';
@@ -66,7 +66,7 @@ export const benchJudge: Judge = {
       upper.end.id,
       lower.end.id,
       ...[mainConnector(lower)].flatMap((p) => p?.id ?? []),
-      ...linesOf(ctx.index, lower.end).flatMap((l) => ropeSlots(l).map((r) => r.id)),
+      ...ropeIdsOf(ctx.index, lower.end),
     ];
   },
 };

@@ -7,7 +7,7 @@ import {
   hitchOf,
   linesOf,
   mainConnector,
-  ropeSlots,
+  ropeIdsOf,
   ropesIn,
   slingOf,
   type Attachment,
@@ -79,7 +79,7 @@ export const cascadeJudge: Judge = {
     return [upper, lower].flatMap((a) => [
       a.end.id,
       ...[mainConnector(a), slingOf(a)].flatMap((p) => p?.id ?? []),
-      ...linesOf(ctx.index, a.end).flatMap((l) => ropeSlots(l).map((r) => r.id)),
+      ...ropeIdsOf(ctx.index, a.end),
     ]);
   },
 };

@@ -12,7 +12,7 @@ import {
   type Context,
   type Judge,
 } from '../parts/index.ts';
-import { hitchOf, linesOf, mainConnector, ropeSlots, slingOf, type Attachment } from '../rig/index.ts';
+import { hitchOf, mainConnector, ropeIdsOf, slingOf, type Attachment } from '../rig/index.ts';
 
 const above = (ref: Ref, ctx: Context): Attachment | null => ctx.deviceAbove(ctx.attachment(ref));
 const sameWearer = (a: Attachment, b: Attachment): boolean =>
@@ -25,7 +25,7 @@ const measured = (ref: Ref, ctx: Context): Ref[] => {
   return [
     a.end.id,
     ...[mainConnector(a), slingOf(device), mainConnector(device)].flatMap((p) => p?.id ?? []),
-    ...linesOf(ctx.index, a.end).flatMap((l) => ropeSlots(l).map((r) => r.id)),
+    ...ropeIdsOf(ctx.index, a.end),
   ];
 };
 

@@ -14,7 +14,7 @@ import {
 import { about as named, finding, SEVERITIES, type Finding, type Ref, literal } from '../finding/index.ts';
 import { diameterOf } from '../gear/index.ts';
 import { between, connectorAt, devices, fits, loadParts, namesAt, type Context, type Judge } from '../parts/index.ts';
-import { besideConnector, deviceOf, linesOf, mainConnector, ropeSlots, type Attachment } from '../rig/index.ts';
+import { besideConnector, deviceOf, mainConnector, ropeIdsOf, type Attachment } from '../rig/index.ts';
 
 const hung = (ctx: Context): Ref[] => devices(ctx).filter((ref) => mainConnector(ctx.attachment(ref)) !== null);
 const inPlates = (a: Attachment): boolean => {
@@ -51,7 +51,7 @@ export const seatJudge: Judge = {
   },
   reads: (ref, ctx) => {
     const a = ctx.attachment(ref);
-    return [mainConnector(a)!.id, a.end.id, ...linesOf(ctx.index, a.end).flatMap((l) => ropeSlots(l).map((r) => r.id))];
+    return [mainConnector(a)!.id, a.end.id, ...ropeIdsOf(ctx.index, a.end)];
   },
 };
 

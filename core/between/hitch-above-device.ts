@@ -1,6 +1,6 @@
 import { finding, tooLittle, tooMuch, type Finding, type Ref } from '../finding/index.ts';
 import { about, between, hitches, type Context, type Judge } from '../parts/index.ts';
-import { deviceOf, hitchOf, linesOf, mainConnector, ropeSlots, slingOf, type Attachment } from '../rig/index.ts';
+import { deviceOf, hitchOf, linesOf, mainConnector, ropeIdsOf, slingOf, type Attachment } from '../rig/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly, minus, plus, type Interval } from '../units/index.ts';
 
@@ -54,7 +54,7 @@ export const hitchReachJudge: Judge = {
     return [
       hitchOf(a)!.id,
       ...[mainConnector(a), slingOf(a)].flatMap((p) => p?.id ?? []),
-      ...linesOf(ctx.index, a.end).flatMap((l) => ropeSlots(l).map((r) => r.id)),
+      ...ropeIdsOf(ctx.index, a.end),
     ];
   },
 };
@@ -80,7 +80,7 @@ export const hitchAboveJudge: Judge = {
     return [
       hitchOf(a)!.id,
       ...[mainConnector(a), slingOf(a), mainConnector(device), slingOf(device)].flatMap((p) => p?.id ?? []),
-      ...linesOf(ctx.index, a.end).flatMap((l) => ropeSlots(l).map((r) => r.id)),
+      ...ropeIdsOf(ctx.index, a.end),
     ];
   },
 };

@@ -1,7 +1,7 @@
 import { finding, literal, tooLittle, tooMuch, type Finding, type Ref, type Severity } from '../finding/index.ts';
 import { hauledM, haulThreeDownN, haulThreeN } from '../geometry/index.ts';
 import { about, type Context, type Judge } from '../parts/index.ts';
-import { deviceOf, linesOf, ropeSlots, type RigPerson } from '../rig/index.ts';
+import { deviceOf, ropeIdsOf, type RigPerson } from '../rig/index.ts';
 import { constant, threshold } from '../sources/index.ts';
 import { exactly, interval, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../units/index.ts';
 
@@ -31,7 +31,7 @@ export const pickOffJudge: Judge = {
         ? [
             a.end.id,
             ...a.pieces.flatMap((p) => (p.kind === 'connector' && p.beside !== null ? [p.id] : [])),
-            ...linesOf(ctx.index, a.end).flatMap((l) => ropeSlots(l).map((r) => r.id)),
+            ...ropeIdsOf(ctx.index, a.end),
           ]
         : [],
     ),

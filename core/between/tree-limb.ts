@@ -2,7 +2,7 @@ import { finding, type Finding, type Severity } from '../finding/index.ts';
 import { fallForceKn, overSprings, strandsOf } from '../gear/index.ts';
 import { redirectWeights, swingOf, type Swing } from '../geometry/index.ts';
 import { about, type Context, type Judge } from '../parts/index.ts';
-import type { Limb, Tree } from '../rig/index.ts';
+import { ropeIdsOf, type Attachment, type Limb, type Tree } from '../rig/index.ts';
 import { constant, threshold } from '../sources/index.ts';
 import { exactly, interval, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../units/index.ts';
 import { onTwoLines, treeOf } from './tree-point.ts';
@@ -52,8 +52,15 @@ export const limbJudge: Judge = {
       ...comingBack(tree, ctx),
     ];
   },
-  reads: () => [],
+  // A fall into stored slack is as hard as the rope.
+  reads: (_, ctx) => {
+    const carries = carriedBy(ctx);
+    return carries ? ropeIdsOf(ctx.index, carries.end) : [];
+  },
 };
+
+const carriedBy = (ctx: Context): Attachment | undefined =>
+  ctx.setup.attachments.find((a) => a.use === 'carries' && a.end.kind !== 'knot');
 
 const notSaid = (name: string, { outM }: Limb): Finding =>
   finding({
@@ -189,7 +196,7 @@ function redirect({ redirectDeg: bend }: Tree, ctx: Context): Finding[] {
 /** Back at the stem with the line as long as it was out there: the fall into that slack on the whole line that is out; null while rope or person is not known. */
 function slackForceKn({ lineM, dropM }: Swing, ctx: Context): Interval | null {
   const person = ctx.setup.persons[0]!.item;
-  const carries = ctx.setup.attachments.find((a) => a.use === 'carries' && a.end.kind !== 'knot');
+  const carries = carriedBy(ctx);
   const springs = carries ? ctx.load(carries)?.springs : undefined;
   if (!person || !springs) return null;
   // Both legs of a moving line catch.

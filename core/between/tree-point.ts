@@ -106,7 +106,7 @@ function fork(ref: Ref, { tried }: Tree, line: RigLine, massKg: number, through:
     severity,
     subject: [ref, line.id],
     says,
-    because: `It carries {still~}, and up to {jerk~} in a bounce${bounce ? '; at rest after one {rest~}' : ''}.${trial ? ' On trial {bounced} hung there, {times} times the climber.' : ''} What a fork holds nobody can reckon from the ground: wood, decay and roots decide, and whoever knows trees.`,
+    because: `It carries {still~}, and up to {jerk~} in a bounce${bounce ? '; at rest after one {rest~}' : ''}.${trial ? ' On trial {bounced} hung there, {times} times the climber.' : ''} No calculation tells what a fork holds: wood, decay and roots decide. Ask somebody who knows trees.`,
     remedy,
     numbers: [
       { key: 'still', label: 'On the tie-in point', quantity: 'strengthKn', value: stillKn },

@@ -173,7 +173,7 @@ function upOnly({ device, load }: RopeInDeviceInput, traits: FamilyTraits): Find
       severity: 'mind',
       subject: ['device'],
       says: `${literal(device.name)} holds you on the way up; it does not bring you down.`,
-      because: 'Loaded, it neither opens nor slides: whoever is tired or hurt hangs there until somebody comes.',
+      because: 'Loaded, it neither opens nor slides: a tired or hurt climber hangs there until somebody comes.',
       remedy: 'Have a device for going down on the harness, and change onto it before you work.',
     }),
   ];

@@ -228,7 +228,7 @@ function byHand(a: Attachment, ctx: Context): Finding[] {
         says: `Nobody’s hand brakes at ${name}.`,
         because: runs
           ? 'When no hand holds the brake strand the rope runs through it.'
-          : 'What holds by itself can be hindered, and whoever lets the rope run must be able to stop it.',
+          : 'A device that holds hands-off can be blocked or pushed open. The hand on the brake strand then stops the rope.',
         remedy: runs
           ? 'Say whose hand brakes, or use a device that holds hands-off.'
           : 'Say whose hand is on the brake strand. It stays there.',
@@ -251,7 +251,7 @@ function byHand(a: Attachment, ctx: Context): Finding[] {
       says: `${hand?.item ? literal(hand.item.name) : 'The person named'} cannot reach the brake strand of ${name}.`,
       because:
         wearer === null
-          ? 'Whoever hangs on a rope cannot brake it at the anchor above.'
+          ? 'Somebody who hangs on a rope cannot brake it at the anchor above.'
           : 'The device hangs on somebody else’s harness.',
       remedy: 'Name the person whose hand is on the brake strand.',
     }),

@@ -24,8 +24,8 @@ import {
   loadOf,
   mainConnector,
   onSmoothSide,
+  ropeIdsOf,
   ropesIn,
-  ropeSlots,
   ropesOf,
   slingOf,
   strandsIn,
@@ -33,8 +33,8 @@ import {
   type Attachment,
   type RigIndex,
   type RigLine,
-  type Setup,
   type Ropes,
+  type Setup,
 } from '../rig/index.ts';
 import { constant } from '../sources/index.ts';
 import { exactly, type Interval } from '../units/index.ts';
@@ -192,9 +192,7 @@ export function contextOf(setup: Setup): Context {
 
 /** Parts that the load of an attachment depends on: where somebody can fall, or slack comes in, the rope and where it slips. */
 export const loadParts = ({ index, use }: Context, a: Attachment): Ref[] =>
-  JOB_FACTS[use(a).use].fallFactor === null
-    ? []
-    : [a.end.id, ...linesOf(index, a.end).flatMap((l) => ropeSlots(l).map((r) => r.id))];
+  JOB_FACTS[use(a).use].fallFactor === null ? [] : [a.end.id, ...ropeIdsOf(index, a.end)];
 
 /** A hand brakes here: not a device that holds by itself, and not the catch of a fall, which is another matter than holding. */
 export function brakes(a: Attachment, use: UseCase): boolean {

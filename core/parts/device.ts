@@ -6,6 +6,7 @@ import {
   deviceOf,
   linesOf,
   mainConnector,
+  ropeIdsOf,
   ropeSlots,
   type Attachment,
   type DeviceEnd,
@@ -89,10 +90,7 @@ export function unlike(findings: readonly Finding[]): Finding[] {
 }
 
 /** The device and the ropes in it. */
-const partsOf = (a: Attachment, { index }: Context): Ref[] => [
-  a.end.id,
-  ...linesOf(index, a.end).flatMap((l) => ropeSlots(l).map((r) => r.id)),
-];
+const partsOf = (a: Attachment, { index }: Context): Ref[] => [a.end.id, ...ropeIdsOf(index, a.end)];
 
 /** Both strands of a doubled rope run through the device. */
 export const strandsJudge: Judge = {

@@ -1,6 +1,6 @@
 import { about as named, type Ref } from '../finding/index.ts';
 import { hitchFindings } from '../friction/index.ts';
-import { hitchOf, linesOf, mainConnector, ropeSlots, strandsIn } from '../rig/index.ts';
+import { hitchOf, linesOf, mainConnector, ropeIdsOf, strandsIn } from '../rig/index.ts';
 import type { Context } from './context.ts';
 import { about, between, type Judge } from './judge.ts';
 
@@ -52,10 +52,6 @@ export const hitchJudge: Judge = {
   reads: (ref, ctx) => {
     const a = ctx.attachment(ref);
     const wearer = a.root.kind === 'harness' ? ctx.index.person(a.root.person) : undefined;
-    return [
-      a.end.id,
-      ...linesOf(ctx.index, a.end).flatMap((l) => ropeSlots(l).map((r) => r.id)),
-      ...(wearer ? [wearer.harnessId] : []),
-    ];
+    return [a.end.id, ...ropeIdsOf(ctx.index, a.end), ...(wearer ? [wearer.harnessId] : [])];
   },
 };

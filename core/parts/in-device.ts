@@ -1,6 +1,6 @@
 import { finding, literal, type Finding, type Ref, type Severity } from '../finding/index.ts';
 import { diameterOf, traitsOf } from '../gear/index.ts';
-import { deviceOf, linesOf, ropesIn, ropeSlots, type Attachment, type DeviceEnd } from '../rig/index.ts';
+import { deviceOf, ropeIdsOf, ropesIn, type Attachment, type DeviceEnd } from '../rig/index.ts';
 import { threshold } from '../sources/index.ts';
 import type { Context } from './context.ts';
 import { about, type Judge } from './judge.ts';
@@ -86,5 +86,5 @@ export const grooveJudge: Judge = {
       }),
     ];
   },
-  reads: (ref, ctx) => [ref, ...linesOf(ctx.index, endAt(ref, ctx)).flatMap((l) => ropeSlots(l).map((r) => r.id))],
+  reads: (ref, ctx) => [ref, ...ropeIdsOf(ctx.index, endAt(ref, ctx))],
 };

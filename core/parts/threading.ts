@@ -2,7 +2,7 @@ import { tuningState, type TuningState } from '../bench/index.ts';
 import { finding, literal, type Finding, type Ref, type Severity } from '../finding/index.ts';
 import { inGuideMode } from '../fit/index.ts';
 import { JOB_FACTS, traitsOf } from '../gear/index.ts';
-import { deviceOf, linesOf, ropesIn, ropeSlots, type Attachment, type DeviceEnd, type Site } from '../rig/index.ts';
+import { deviceOf, linesOf, ropeIdsOf, ropesIn, type Attachment, type DeviceEnd, type Site } from '../rig/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
 import type { Context } from './context.ts';
@@ -143,8 +143,7 @@ export const tunedJudge: Judge = {
   reads: (ref, ctx) => [ref, ...ropeRefs(ref, ctx)],
 };
 
-const ropeRefs = (ref: Ref, ctx: Context): Ref[] =>
-  linesOf(ctx.index, ctx.index.ownerOf(ref)!.end).flatMap((l) => ropeSlots(l).map((r) => r.id));
+const ropeRefs = (ref: Ref, ctx: Context): Ref[] => ropeIdsOf(ctx.index, ctx.index.ownerOf(ref)!.end);
 
 /** What in the record of trials speaks against the tuning, as the end of a sentence; empty where nothing does, null where there is no record. */
 function recordSays(state: TuningState, weather: Site['weather'], massKg: number | null): string | null {

@@ -44,6 +44,7 @@ export {
   hitchOf,
   indexOf,
   linesOf,
+  ropeIdsOf,
   mainConnector,
   ropesIn,
   ropeSlots,

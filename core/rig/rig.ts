@@ -117,6 +117,10 @@ export function linesOf(index: RigIndex, end: EndPart): RigLine[] {
   return lines;
 }
 
+/** The places of the ropes that an end sits on, by id. */
+export const ropeIdsOf = (index: RigIndex, end: EndPart): Ref[] =>
+  linesOf(index, end).flatMap((line) => ropeSlots(line).map(({ id }) => id));
+
 /** Ropes in a device or hitch: those of a doubled line, or one of each of two lines. null as long as one is not chosen. */
 export function ropesIn(index: RigIndex, end: EndPart): Ropes | null {
   const lines = linesOf(index, end);
