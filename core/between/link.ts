@@ -46,17 +46,24 @@ export const linkJudge: Judge = {
   judge: (ref, ctx) => {
     const links = linksOf(ctx, ref);
     if (links.length === 0) return [unlinked(ref)];
-    const own = ctx.setup.attachments.find(
-      (a) => a.root.kind === 'harness' && a.root.person === ref && a.end.kind !== 'clip' && a.use !== 'aid',
-    );
+    const own = ownOf(ctx, ref);
     return [
       ...links.flatMap((link, i) => [drawn(link, i === 0), ...long(link)]),
       alone(ref, links, own ? holdsAlone(own, ctx) : 'no'),
       ...(own ? [stillOn(own, holdsAlone(own, ctx))] : []),
     ];
   },
-  reads: (ref, ctx) => linksOf(ctx, ref).flatMap(({ attachment }) => attachment.pieces.map((p) => p.id)),
+  reads: (ref, ctx) => [
+    ...linksOf(ctx, ref).flatMap(({ attachment }) => attachment.pieces.map((p) => p.id)),
+    ...(ownOf(ctx, ref) ? [ownOf(ctx, ref)!.end.id] : []),
+  ],
 };
+
+/** What the casualty hangs in beside the links: where they were found. */
+const ownOf = ({ setup }: Context, person: Ref): Attachment | undefined =>
+  setup.attachments.find(
+    ({ root, end, use }) => root.kind === 'harness' && root.person === person && end.kind !== 'clip' && use !== 'aid',
+  );
 
 /** A motionless hand holds nothing: what they hang in counts where it holds without one. */
 function holdsAlone(own: Attachment, ctx: Context): 'yes' | 'no' | 'unknown' {

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { Finding, Ref } from '../finding/index.ts';
 import { fieldsOf, removablesOf, setupSchema, withField, without, SITE_REFS, type Setup } from '../rig/index.ts';
-import { filled, SETUPS } from '../samples/index.ts';
+import { SETUPS, variedSetups } from '../samples/index.ts';
 import { contextOf, type Context, type Judge } from './index.ts';
 
 interface Change {
@@ -32,13 +32,15 @@ interface Step {
 /** Everything that can be changed in a set-up, taken away from it, or not be chosen yet. */
 function stepsOf(setup: Setup): Step[] {
   const fields = fieldsOf(setup);
-  const items = [...new Set(fields.flatMap(({ path }) => /^.*?\/item(?=\/)/.exec(path) ?? []))];
+  const items = new Map(
+    fields.flatMap(({ path, owner }) => (/^.*?\/item(?=\/)/.exec(path) ?? []).map((item) => [item, owner])),
+  );
   return [
     ...fields.flatMap((f) =>
       [...someOf(f.others), ...(f.open === undefined ? [] : [f.open])]
         .filter((value) => value !== f.now)
         .map((value) => ({
-          what: `${f.path}: ${String(value)}`,
+          what: `${f.owner}, ${f.kind}: ${String(value)}`,
           make: (s: Setup) => withField(s, f.path, value),
           owner: isGear(f.path) ? f.owner : null,
           path: f.path,
@@ -50,15 +52,15 @@ function stepsOf(setup: Setup): Step[] {
       owner: null,
       path: null,
     })),
-    ...items.map((path) => ({
-      what: `${path}: not chosen`,
+    ...[...items].map(([path, owner]) => ({
+      what: `${owner} not chosen`,
       make: (s: Setup) => withField(s, path, null),
       owner: null,
       path: null,
     })),
     {
       what: 'nothing chosen',
-      make: (s) => items.reduce((x, path) => withField(x, path, null), s),
+      make: (s) => [...items.keys()].reduce((x, path) => withField(x, path, null), s),
       owner: null,
       path: null,
     },
@@ -70,22 +72,24 @@ const farFrom = (steps: readonly Step[], i: number): Step => steps[(i * 7919 + 1
 
 const fits = (setup: Setup): boolean => setupSchema.safeParse(setup).success;
 
-/** Every sample, as it is, with one thing changed, and here and there with a second one. */
+/** Every sample and every variation of one, as it is, with one thing changed, and here and there with a second one; of a variation only what no other has. */
 function changes(): Change[] {
-  return Object.entries(SETUPS).flatMap(([sample, given]) => {
-    const from = filled(given);
+  const tried = new Set<string>();
+  return variedSetups().flatMap(({ name, setup: from }) => {
     const steps = stepsOf(from);
-    const ones = steps
-      .map((step) => ({ ...step, what: `${sample}, ${step.what}`, from, setup: step.make(from) }))
+    const here = name in SETUPS ? steps : steps.filter(({ what }) => !tried.has(what));
+    here.forEach(({ what }) => tried.add(what));
+    const ones = here
+      .map((step) => ({ ...step, what: `${name}; ${step.what}`, from, setup: step.make(from) }))
       .filter(({ setup }) => fits(setup));
     const twos = ones.flatMap((one, i) => {
       const { make, what, owner, path } = farFrom(steps, i);
       // What is changed after something was taken away may have gone with it.
       if (i % 5 > 0 || one.path === null || path === null) return [];
       const setup = make(one.setup);
-      return fits(setup) ? [{ what: `${one.what}, then ${what}`, from: one.setup, setup, owner }] : [];
+      return fits(setup) ? [{ what: `${one.what}; ${what}`, from: one.setup, setup, owner }] : [];
     });
-    return [{ what: `${sample}, as it is`, from, setup: from, owner: null }, ...ones, ...twos];
+    return [{ what: name, from, setup: from, owner: null }, ...ones, ...twos];
   });
 }
 
@@ -101,18 +105,16 @@ function idsIn(value: unknown, found = new Set<Ref>([...SITE_REFS, 'site', 'job'
 
 const kindOf = ({ severity }: Finding): string => (severity === 'clear' ? 'clear' : 'not clear');
 
-export interface Excepted {
-  /** Codes that come with advice even where they are clear. */
-  readonly advice: readonly string[];
-  /** Codes that state a fact in the same words whether it is much or little. */
-  readonly sameWords: readonly string[];
-}
+/** A finding as it is told, whoever and whatever it is about. */
+const wordsOf = ({ code, severity, says, because, remedy }: Finding): string =>
+  `${code} ${severity}: ${[says, because, remedy].filter(Boolean).join(' | ')}`.replace(/\u2068[^\u2069]*\u2069/g, '…');
 
 /**
  * What is true of every judge of a room, over every sample and each change of it: nothing throws, it speaks of what is there, what is wrong can be mended, what is
- * fine is not told in the words of what is wrong, and what it finds wrong depends on no gear but what it says it reads. An exception that is none any more fails as well.
+ * fine is not told in the words of what is wrong (but for the codes named, which state a fact), and what it finds wrong depends on no gear but what it says it reads.
+ * All that it can say is kept as a list, to be read when it changes: each sentence with the severity that it comes with.
  */
-export function judgeLaws(room: object, excepted: Excepted): void {
+export function judgeLaws(room: object, sameWords: readonly string[]): void {
   const judges = Object.values(room).filter(
     (x): x is Judge => typeof x === 'object' && x !== null && 'judge' in x && 'subjects' in x,
   );
@@ -121,14 +123,15 @@ export function judgeLaws(room: object, excepted: Excepted): void {
   beforeAll(() => {
     all = changes();
     ids = all.map(({ setup }) => idsIn(setup));
-  });
-  const used = { advice: new Set<string>(), sameWords: new Set<string>() };
+  }, 60_000);
+  const same = new Set<string>();
 
   // What is broken is gathered and expected to be nothing once: there are thousands of changes.
   describe.each(judges.map((judge) => [judge.id, judge] as const))('%s', (_, judge) => {
     it('speaks of what is there, and tells wrong from fine', () => {
       const broken: string[] = [];
       const kinds = new Map<string, string>();
+      const told = new Set<string>();
       all.forEach(({ what, setup }, i) => {
         const ctx = contextOf(setup);
         const there = (kind: string, refs: readonly Ref[]) =>
@@ -143,14 +146,15 @@ export function judgeLaws(room: object, excepted: Excepted): void {
           for (const f of judge.judge(subject, ctx)) {
             there(f.code, f.subject);
             if (f.severity !== 'clear' && f.remedy === '') broken.push(`${what}: ${f.code} without a remedy`);
-            if (f.severity === 'clear' && f.remedy !== '') used.advice.add(f.code);
             const words = `${f.code}: ${f.says}`;
-            if ((kinds.get(words) ?? kindOf(f)) !== kindOf(f)) used.sameWords.add(f.code);
+            if ((kinds.get(words) ?? kindOf(f)) !== kindOf(f)) same.add(f.code);
             kinds.set(words, kindOf(f));
+            told.add(wordsOf(f));
           }
         }
       });
       expect(broken).toEqual([]);
+      expect([...told].sort().join('\n')).toMatchSnapshot();
     });
 
     it('finds nothing wrong by gear that it does not say it reads', () => {
@@ -180,8 +184,7 @@ export function judgeLaws(room: object, excepted: Excepted): void {
     });
   });
 
-  it('has no exception from the laws but those', () => {
-    expect([...used.advice].sort()).toEqual([...excepted.advice].sort());
-    expect([...used.sameWords].sort()).toEqual([...excepted.sameWords].sort());
+  it('states a fact in the same words under no code but those', () => {
+    expect([...same].sort()).toEqual([...sameWords].sort());
   });
 }
