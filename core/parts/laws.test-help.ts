@@ -10,6 +10,9 @@ interface Change {
   readonly setup: Setup;
   /** The piece of gear whose field was changed; null where it was something else. */
   readonly owner: Ref | null;
+  /** Does the schema take it? */
+  readonly allowed: () => boolean;
+  readonly ids: () => ReadonlySet<Ref>;
 }
 
 const isGear = (path: string): boolean => path.includes('/item/') && !path.startsWith('persons');
@@ -70,7 +73,21 @@ function stepsOf(setup: Setup): Step[] {
 /** Of a row of steps one that is far from the i-th: a prime apart, so that in the end each has met many others. */
 const farFrom = (steps: readonly Step[], i: number): Step => steps[(i * 7919 + 13) % steps.length]!;
 
-const fits = (setup: Setup): boolean => setupSchema.safeParse(setup).success;
+/** Worked out when it is asked for, once. */
+function once<T>(make: () => T): () => T {
+  let made: { readonly value: T } | null = null;
+  return () => (made ??= { value: make() }).value;
+}
+
+/** Most of what is changed is allowed, and nobody asks before something is found in it: the schema takes longer than all judges together. */
+const change = (what: string, from: Setup, setup: Setup, owner: Ref | null): Change => ({
+  what,
+  from,
+  setup,
+  owner,
+  allowed: once(() => setupSchema.safeParse(setup).success),
+  ids: once(() => idsIn(setup)),
+});
 
 /** Every sample and every variation of one, as it is, with one thing changed, and here and there with a second one; of a variation only what no other has. */
 function changes(): Change[] {
@@ -79,17 +96,17 @@ function changes(): Change[] {
     const steps = stepsOf(from);
     const here = name in SETUPS ? steps : steps.filter(({ what }) => !tried.has(what));
     here.forEach(({ what }) => tried.add(what));
-    const ones = here
-      .map((step) => ({ ...step, what: `${name}; ${step.what}`, from, setup: step.make(from) }))
-      .filter(({ setup }) => fits(setup));
-    const twos = ones.flatMap((one, i) => {
-      const { make, what, owner, path } = farFrom(steps, i);
+    const changed = here.flatMap((step, i) => {
+      const setup = step.make(from);
+      const second = farFrom(steps, i);
       // What is changed after something was taken away may have gone with it.
-      if (i % 5 > 0 || one.path === null || path === null) return [];
-      const setup = make(one.setup);
-      return fits(setup) ? [{ what: `${one.what}; ${what}`, from: one.setup, setup, owner }] : [];
+      const alone = i % 3 > 0 || step.path === null || second.path === null;
+      return [
+        change(`${name}; ${step.what}`, from, setup, step.owner),
+        ...(alone ? [] : [change(`${name}; ${step.what}; ${second.what}`, setup, second.make(setup), second.owner)]),
+      ];
     });
-    return [{ what: name, from, setup: from, owner: null }, ...ones, ...twos];
+    return [change(name, from, from, null), ...changed];
   });
 }
 
@@ -105,9 +122,41 @@ function idsIn(value: unknown, found = new Set<Ref>([...SITE_REFS, 'site', 'job'
 
 const kindOf = ({ severity }: Finding): string => (severity === 'clear' ? 'clear' : 'not clear');
 
+const rawOf = ({ code, severity, says, because, remedy }: Finding): string =>
+  `${code} ${severity}: ${says} | ${because} | ${remedy}`;
+
+const nameless = (text: string): string => text.replace(/\u2068[^\u2069]*\u2069/g, '…');
+
 /** A finding as it is told, whoever and whatever it is about. */
-const wordsOf = ({ code, severity, says, because, remedy }: Finding): string =>
-  `${code} ${severity}: ${[says, because, remedy].filter(Boolean).join(' | ')}`.replace(/\u2068[^\u2069]*\u2069/g, '…');
+const wordsOf = (f: Finding): string => nameless(rawOf(f)).replace(/ \| $/, '');
+
+/** What comes of it; null where it throws over what the schema would not take. */
+function tried<T>({ what, allowed }: Change, make: () => T): T | null {
+  try {
+    return make();
+  } catch (cause) {
+    if (allowed()) throw new Error(what, { cause });
+    return null;
+  }
+}
+
+interface Heard {
+  readonly subject: Ref;
+  readonly reads: readonly Ref[];
+  /** What it finds wrong, as one text. */
+  readonly wrong: string;
+}
+
+/** All that a judge says of a set-up, and every element that it names. */
+function heard(judge: Judge, ctx: Context): { readonly named: Ref[]; readonly findings: Finding[] } {
+  const subjects = judge.subjects(ctx);
+  const findings = subjects.flatMap((subject) => judge.judge(subject, ctx));
+  const claimed = subjects.flatMap((subject) =>
+    judge.claims(subject, ctx).flatMap((claim) => claim.slice(0, claim.lastIndexOf(':')).split('+')),
+  );
+  const reads = subjects.flatMap((subject) => judge.reads(subject, ctx));
+  return { named: [...subjects, ...claimed, ...reads, ...findings.flatMap((f) => f.subject)], findings };
+}
 
 /**
  * What is true of every judge of a room, over every sample and each change of it: nothing throws, it speaks of what is there, what is wrong can be mended, what is
@@ -119,66 +168,63 @@ export function judgeLaws(room: object, sameWords: readonly string[]): void {
     (x): x is Judge => typeof x === 'object' && x !== null && 'judge' in x && 'subjects' in x,
   );
   let all: Change[] = [];
-  let ids: ReadonlySet<Ref>[] = [];
   beforeAll(() => {
     all = changes();
-    ids = all.map(({ setup }) => idsIn(setup));
-  }, 60_000);
+  });
   const same = new Set<string>();
 
   // What is broken is gathered and expected to be nothing once: there are thousands of changes.
   describe.each(judges.map((judge) => [judge.id, judge] as const))('%s', (_, judge) => {
     it('speaks of what is there, and tells wrong from fine', () => {
       const broken: string[] = [];
-      const kinds = new Map<string, string>();
-      const told = new Set<string>();
-      all.forEach(({ what, setup }, i) => {
-        const ctx = contextOf(setup);
-        const there = (kind: string, refs: readonly Ref[]) =>
-          broken.push(...refs.filter((ref) => !ids[i]!.has(ref)).map((ref) => `${what}: ${kind} ${ref}`));
-        for (const subject of judge.subjects(ctx)) {
-          there('subject', [subject]);
-          there('reads', judge.reads(subject, ctx));
-          there(
-            'claims',
-            judge.claims(subject, ctx).flatMap((claim) => claim.slice(0, claim.lastIndexOf(':')).split('+')),
-          );
-          for (const f of judge.judge(subject, ctx)) {
-            there(f.code, f.subject);
-            if (f.severity !== 'clear' && f.remedy === '') broken.push(`${what}: ${f.code} without a remedy`);
-            const words = `${f.code}: ${f.says}`;
-            if ((kinds.get(words) ?? kindOf(f)) !== kindOf(f)) same.add(f.code);
-            kinds.set(words, kindOf(f));
-            told.add(wordsOf(f));
-          }
+      const seen = new Set<string>();
+      const told = new Map<string, Finding>();
+      for (const one of all) {
+        const { what, setup, allowed, ids } = one;
+        const said = tried(one, () => heard(judge, contextOf(setup)));
+        if (!said) continue;
+        const { named, findings } = said;
+        const wrong = [
+          ...named.filter((ref) => !ids().has(ref)).map((ref) => `${ref} is not there`),
+          ...findings.filter((f) => f.severity !== 'clear' && f.remedy === '').map((f) => `${f.code} without a remedy`),
+        ];
+        const fresh = findings.filter((f) => !seen.has(rawOf(f)));
+        if ((wrong.length > 0 || fresh.length > 0) && allowed()) {
+          broken.push(...wrong.map((w) => `${what}: ${w}`));
+          fresh.forEach((f) => {
+            seen.add(rawOf(f));
+            told.set(wordsOf(f), f);
+          });
         }
-      });
+      }
       expect(broken).toEqual([]);
-      expect([...told].sort().join('\n')).toMatchSnapshot();
+      expect([...told.keys()].sort().join('\n')).toMatchSnapshot();
+      const kinds = new Map<string, string>();
+      for (const f of told.values()) {
+        const words = nameless(`${f.code}: ${f.says}`);
+        if ((kinds.get(words) ?? kindOf(f)) !== kindOf(f)) same.add(f.code);
+        kinds.set(words, kindOf(f));
+      }
     });
 
     it('finds nothing wrong by gear that it does not say it reads', () => {
       const broken: string[] = [];
-      const before = new Map<Setup, readonly { subject: Ref; reads: readonly Ref[]; says: string }[]>();
-      const saysOf = (ctx: Context, subject: Ref) =>
-        JSON.stringify(judge.judge(subject, ctx).filter((f) => f.severity !== 'clear'));
-      for (const { what, from, setup, owner } of all) {
+      const before = new Map<Setup, readonly Heard[]>();
+      const heardIn = (ctx: Context): Heard[] =>
+        judge.subjects(ctx).map((subject) => ({
+          subject,
+          reads: judge.reads(subject, ctx),
+          wrong: JSON.stringify(judge.judge(subject, ctx).filter((f) => f.severity !== 'clear')),
+        }));
+      for (const one of all) {
+        const { what, from, setup, owner, allowed } = one;
         if (owner === null) continue;
-        if (!before.has(from)) {
-          const ctx = contextOf(from);
-          before.set(
-            from,
-            judge
-              .subjects(ctx)
-              .map((subject) => ({ subject, reads: judge.reads(subject, ctx), says: saysOf(ctx, subject) })),
-          );
-        }
+        if (!before.has(from)) before.set(from, tried(one, () => heardIn(contextOf(from))) ?? []);
         const elsewhere = before.get(from)!.filter(({ reads }) => !reads.includes(owner));
         if (elsewhere.length === 0) continue;
-        const ctx = contextOf(setup);
-        const subjects = new Set(judge.subjects(ctx));
-        for (const { subject, says } of elsewhere)
-          if (subjects.has(subject) && saysOf(ctx, subject) !== says) broken.push(`${subject} reads ${owner}: ${what}`);
+        const after = new Map((tried(one, () => heardIn(contextOf(setup))) ?? []).map((h) => [h.subject, h.wrong]));
+        for (const { subject, wrong } of elsewhere)
+          if ((after.get(subject) ?? wrong) !== wrong && allowed()) broken.push(`${subject} reads ${owner}: ${what}`);
       }
       expect(broken).toEqual([]);
     });
