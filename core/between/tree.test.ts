@@ -1,5 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { oneSpring, pullN, sideBySide, springsOf, storedJPerM, type TwoSprings } from '../gear/index.ts';
+import {
+  oneSpring,
+  pullN,
+  sideBySide,
+  springsOf,
+  storedJPerM,
+  type Connector,
+  type TwoSprings,
+} from '../gear/index.ts';
 import { redirectWeights } from '../geometry/index.ts';
 import { fillTemplate, METRIC } from '../finding/index.ts';
 import {
@@ -7,8 +15,10 @@ import {
   variation,
   VARIATIONS,
   wellRigged,
+  withFields,
   withItem,
   without,
+  type LineOf,
   type Setup,
   type Tree,
 } from '../rig/index.ts';
@@ -48,6 +58,40 @@ describe('the tie-in point', () => {
     expect(open.low).toBeCloseTo(0.981, 3);
     expect(open.high).toBeCloseTo(1.96, 2);
     expect(still(withItem(moving, 'climber', { ...club.tomas, massKg: 100 })).best).toBeCloseTo(0.981, 3);
+  });
+});
+
+describe('a connector in a tree', () => {
+  const locked = (lock: Connector['lock'], use: 'carries' | 'aid' = 'carries') => {
+    const main = stationary.attachments.find((a) => a.use === 'carries')!;
+    const piece = main.pieces.find((p) => p.kind === 'connector')!;
+    const setup = withItem(stationary, piece.id, { ...(piece.item as Connector), lock, strengthMajorKn: 25 });
+    return judged(use === 'aid' ? withFields(setup, main.id, { use }) : setup)
+      .filter((f) => f.code === 'connector.tree-life' && f.subject.includes(piece.id))
+      .map((f) => f.severity);
+  };
+  // ANSI Z133 as remembered: closes and locks by itself, and takes two actions to open. What is not known is asked by the gate.
+  it('locks by itself, or is Stop; what is not entered is asked elsewhere, and an aid carries nobody', () => {
+    for (const lock of ['two-action', 'three-action', 'magnetic', 'unknown'] as const) expect(locked(lock)).toEqual([]);
+    for (const lock of ['screw', 'none', 'twin'] as const) expect(locked(lock)).toEqual(['stop']);
+    expect(locked('none', 'aid')).toEqual([]);
+  });
+});
+
+describe('a line tied at the base', () => {
+  const tied = (tiedAt: string, lengthM: number, measuredLengthM: number | null = lengthM) => {
+    const line = stationary.lines[0] as LineOf<'fixed'>;
+    const setup = withItem(stationary, line.rope.id, { ...line.rope.item!, lengthM, measuredLengthM });
+    return find(changed(setup, { fastening: { tiedAt } }), 'geometry.base-tie');
+  };
+  it('is long enough, may not reach or does not; tied at the top it is not asked', () => {
+    const needM = tied('base', 10)!.numbers.find((n) => n.key === 'need')!.value.best;
+    expect(tied('base', needM + 10)).toBeUndefined();
+    expect(tied('base', needM - 10)).toMatchObject({ severity: 'stop', says: expect.stringMatching(/does not reach/) });
+    // Not measured it may be that long, or not.
+    expect(tied('base', needM, null)).toMatchObject({ severity: 'mind', says: expect.stringMatching(/may not reach/) });
+    expect(tied('unknown', needM - 10)?.severity).toBe('untested');
+    expect(tied('top', needM - 10)).toBeUndefined();
   });
 });
 

@@ -266,12 +266,15 @@ describe('a moment that cannot be', () => {
     [{ secondPieceM: null }, []],
     [{ firstPieceM: 8 }, ['The second piece stands below the first one.']],
     [{ firstPieceM: 8.1, secondPieceM: null }, ['The first piece stands above the last one.']],
-    [{ ledgeM: 10 }, ['Ground or ledge stands above the climber.']],
+    [{ ledgeM: 10 }, ['The climber’s feet would be below ground or ledge. Read: tie-in at 10 m; at least 11 m.']],
     [{ ledgeM: -3 }, ['Ground or ledge lies below the ground the belayer stands on.']],
     [{ ledgeM: -3, from: 'stance' }, []],
     // Pieces that are not clipped stand nowhere.
     [{ firstPieceM: 9, from: 'stance', clipped: 'none' }, []],
-    [{ climberM: 0.9, from: 'stance', clipped: 'none' }, ['The climber is below the belay: nobody leads there.']],
+    [
+      { climberM: 0.9, ledgeM: -3, from: 'stance', clipped: 'none' },
+      ['The climber is below the belay: nobody leads there.'],
+    ],
   ])('%j', (patch, says) =>
     expect(
       questionIssues({ ...QUESTION, ...patch }, { led: true, ropeM: null, topM: null }).map((i) => i.says),
@@ -327,6 +330,42 @@ describe('the fall as it is drawn', () => {
       for (const f of frames) expect(f.climberM).toBeGreaterThanOrEqual(1 + s.question.ledgeM - 1e-9);
     }
   });
+});
+
+describe('whatever is asked and not refused', () => {
+  const m = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+  const question = fc.record({
+    from: fc.constantFrom('ground' as const, 'stance' as const),
+    clipped: fc.constantFrom('pieces' as const, 'none' as const),
+    climberM: m(0.5, 12),
+    lastPieceM: m(0.5, 12),
+    firstPieceM: m(0.5, 6),
+    secondPieceM: fc.option(m(0.5, 8)),
+    slackM: m(0, 10),
+    besideM: m(0, 20),
+    tetherM: m(0, 5),
+    ledgeM: fc.oneof(m(-20, 12), fc.constantFrom(0, 4, 4.2)),
+    step: fc.constantFrom('stands' as const, 'steps-up' as const),
+  });
+  const finite = (value: unknown): boolean =>
+    typeof value === 'number'
+      ? Number.isFinite(value)
+      : value === null || typeof value !== 'object' || Object.values(value).every(finite);
+  it('has a drawing and figures without a hole in them', () =>
+    fc.assert(
+      fc.property(question, fc.boolean(), (q, led) => {
+        fc.pre(questionIssues(q, { led, ropeM: 60, topM: null }).length === 0);
+        const scenario: Scenario = { ...SCENARIO, led, question: q };
+        const trace = traceOf(scenario);
+        expect(trace.frames.length).toBeGreaterThan(0);
+        expect(finite(trace)).toBe(true);
+        for (const f of catchFindings(scenario, catchRuns(scenario, 5, 1))) {
+          expect(finite(f.numbers)).toBe(true);
+          expect(`${f.says} ${f.because}`).not.toMatch(/NaN|Infinity|undefined|null/);
+        }
+      }),
+      { numRuns: 300 },
+    ));
 });
 
 describe('remedies', () => {

@@ -105,7 +105,12 @@ export function questionIssues(question: FallQuestion, { led, ropeM, topM }: Fal
     'secondPieceM',
     'The second piece stands below the first one.',
   );
-  refuse(ledgeM >= climberM, 'ledgeM', 'Ground or ledge stands above the climber.');
+  const standsM = ledgeM + threshold('tieInAboveFeetM');
+  refuse(
+    climberM < standsM,
+    'climberM',
+    `The climber’s feet would be below ground or ledge. Read: tie-in at ${metres(climberM)}; at least ${metres(standsM)}.`,
+  );
   refuse(
     !led && climberM > lastPieceM,
     'climberM',

@@ -34,7 +34,7 @@ export function traceOf(scenario: Scenario): Trace {
   const floorM = from - fall.freeFallM - fall.roomM;
   const still = { liftM: 0, towardsWallM: 0, climberN: 0, belayerN: 0, slipM: 0 };
   // Into the ground nobody falls: then the rope never comes tight.
-  const freeM = Math.min(fall.freeFallM, from - floorM);
+  const freeM = Math.max(0, Math.min(fall.freeFallM, from - floorM));
   const tightS = Math.sqrt((2 * freeM) / STANDARD_GRAVITY_M_PER_S2);
   const frames: Frame[] = [];
   for (let i = 0; i < FREE_FRAMES; i += 1) {

@@ -1,6 +1,13 @@
 import { scaleLinear } from 'd3-scale';
 import { useRef, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
-import { DEVICE_HEIGHT_M, groundFall, pastBelay, type FallQuestion, type Frame } from '@core/catch';
+import {
+  DEVICE_HEIGHT_M,
+  groundFall,
+  pastBelay,
+  TIE_IN_ABOVE_FEET_M,
+  type FallQuestion,
+  type Frame,
+} from '@core/catch';
 import { printQuantity } from '@core/units';
 import { usePreferences } from '../../app/preferences';
 import { Dimension, Label } from '../../drawing/parts';
@@ -62,7 +69,8 @@ export function CatchDrawing({ question: q, frame, lowestM, led, left, bands, on
     return { heightM: y.invert(py), besideM: ((left ? WIDTH - px : px) - WALL) / scale };
   };
   const bounded = (m: number, least: number, most: number) => round(Math.min(most, Math.max(least, m)));
-  const setClimber = (m: number) => onMove({ climberM: bounded(m, Math.max(0.5, q.ledgeM + 0.5), 200) });
+  const setClimber = (m: number) =>
+    onMove({ climberM: bounded(m, Math.max(0.5, q.ledgeM + TIE_IN_ABOVE_FEET_M), 200) });
   const setFirst = (m: number) => onMove({ firstPieceM: bounded(m, 0.5, q.lastPieceM) });
   const setLast = (m: number) => {
     const lastPieceM = bounded(m, led ? q.firstPieceM : 0.5, 200);
