@@ -1,51 +1,5 @@
 import { expect, open, paleVerdicts, seriousAxe, test } from './helpers.ts';
-
-const VIEWS = [
-  '/',
-  '/mine/setups',
-  '/demo/setups',
-  '/demo/setups/setup-low-span',
-  '/demo/setups/setup-high-span',
-  '/demo/setups/setup-high-span/card',
-  '/demo/setups/setup-high-span/share',
-  '/demo/locker',
-  '/demo/locker/device/device-culvert',
-  '/demo/locker/device/device-bough/tune?rope=rope-parmelia',
-  '/demo/locker/person/new',
-  '/demo/fit',
-  '/demo/plan?job=belay-leader',
-  '/demo/connectors?job=ascend&pair=connector-oval/device-burr',
-  '/demo/setups/setup-high-span/holds',
-  '/demo/steps',
-  '/demo/steps/sequence-wall',
-  '/demo/steps/sequence-low-span',
-  '/demo/steps/sequence-wall/run',
-  '/demo/log',
-  '/demo/log/use/new',
-  '/demo/files',
-  '/demo/sources',
-  '/demo/settings',
-  '/demo/quick?do=tree-stationary',
-  '/demo/nowhere',
-];
-
-/** Other rigs on the same pages, and two of those above: dark at the desk and light on the phone. */
-const RIGS = [
-  '/demo/setups/choice-wall',
-  '/demo/setups/setup-pier-3',
-  '/demo/setups/setup-parapet-tube',
-  '/demo/setups/setup-ledge-two',
-  '/demo/setups/setup-beech-7',
-  '/demo/setups/choice-beech',
-  '/demo/setups/setup-beech-down',
-  '/demo/setups/setup-drill',
-  '/demo/setups/setup-drill/holds',
-  '/demo/locker/device/device-bough/tune',
-  '/demo/setups/setup-ledge-two/holds',
-  '/demo/setups/setup-parapet/card',
-  '/',
-  '/demo/setups/setup-high-span',
-];
+import { RIGS, VIEWS } from './places.ts';
 
 for (const [width, height] of [
   [1280, 800],

@@ -148,20 +148,19 @@ interface Heard {
 }
 
 /** All that a judge says of a set-up, and every element that it names. */
-function heard(judge: Judge, ctx: Context): { readonly named: Ref[]; readonly findings: Finding[] } {
+function heard(judge: Judge, ctx: Context) {
   const subjects = judge.subjects(ctx);
   const findings = subjects.flatMap((subject) => judge.judge(subject, ctx));
-  const claimed = subjects.flatMap((subject) =>
-    judge.claims(subject, ctx).flatMap((claim) => claim.slice(0, claim.lastIndexOf(':')).split('+')),
-  );
+  const claims = subjects.flatMap((subject) => judge.claims(subject, ctx));
+  const claimed = claims.flatMap((claim) => claim.slice(0, claim.lastIndexOf(':')).split('+'));
   const reads = subjects.flatMap((subject) => judge.reads(subject, ctx));
-  return { named: [...subjects, ...claimed, ...reads, ...findings.flatMap((f) => f.subject)], findings };
+  return { named: [...subjects, ...claimed, ...reads, ...findings.flatMap((f) => f.subject)], claims, findings };
 }
 
 /**
  * What is true of every judge of a room, over every sample and each change of it: nothing throws, it speaks of what is there, what is wrong can be mended, what is
  * fine is not told in the words of what is wrong (but for the codes named, which state a fact), and what it finds wrong depends on no gear but what it says it reads.
- * All that it can say is kept as a list, to be read when it changes: each sentence with the severity that it comes with.
+ * What it answers and all that it can say is kept as a list, to be read when it changes: each sentence with the severity that it comes with.
  */
 export function judgeLaws(room: object, sameWords: readonly string[]): void {
   const judges = Object.values(room).filter(
@@ -179,11 +178,13 @@ export function judgeLaws(room: object, sameWords: readonly string[]): void {
       const broken: string[] = [];
       const seen = new Set<string>();
       const told = new Map<string, Finding>();
+      const answers = new Set<string>();
       for (const one of all) {
         const { what, setup, allowed, ids } = one;
         const said = tried(one, () => heard(judge, contextOf(setup)));
         if (!said) continue;
-        const { named, findings } = said;
+        const { named, claims, findings } = said;
+        if (setup === one.from) for (const claim of claims) answers.add(`answers ${claim}`);
         const wrong = [
           ...named.filter((ref) => !ids().has(ref)).map((ref) => `${ref} is not there`),
           ...findings.filter((f) => f.severity !== 'clear' && f.remedy === '').map((f) => `${f.code} without a remedy`),
@@ -198,7 +199,7 @@ export function judgeLaws(room: object, sameWords: readonly string[]): void {
         }
       }
       expect(broken).toEqual([]);
-      expect([...told.keys()].sort().join('\n')).toMatchSnapshot();
+      expect([...[...answers].sort(), ...[...told.keys()].sort()].join('\n')).toMatchSnapshot();
       const kinds = new Map<string, string>();
       for (const f of told.values()) {
         const words = nameless(`${f.code}: ${f.says}`);

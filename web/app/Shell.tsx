@@ -16,7 +16,7 @@ import {
 } from 'lucide-react';
 import { useLayoutEffect } from 'react';
 import { Link, NavLink, Outlet } from 'react-router';
-import { useAppDispatch, useAppSelector } from '../store/hooks';
+import { useAppDispatch, useAppSelector, useUnreadable } from '../store/hooks';
 import { redone, undone } from '../store/workspace-slice';
 import { part } from '../ui/part';
 import { hearSearchKey } from './search-key';
@@ -101,7 +101,8 @@ function History() {
 
 /** Head with the places, units, theme, undo and the save indicator; on a phone the places lie under the thumb. */
 export function Shell() {
-  const { name, unreadable } = usePlace();
+  const { name } = usePlace();
+  const unreadable = useUnreadable();
   const { system, setSystem, theme, setTheme } = usePreferences();
   // With the first frame: whoever knows the key presses it at once.
   useLayoutEffect(hearSearchKey, []);

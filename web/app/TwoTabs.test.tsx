@@ -25,7 +25,7 @@ function show() {
   };
   render(
     <Provider store={store}>
-      <Place value={{ name: 'mine', store, sync, unreadable: [], onNotes }}>
+      <Place value={{ name: 'mine', store, sync, onNotes }}>
         <MemoryRouter>
           <TwoTabs />
           <SaveIndicator />

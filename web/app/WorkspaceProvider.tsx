@@ -8,7 +8,8 @@ import { Place } from './place';
 import { enter, leave, type Session } from './session';
 
 type Opening =
-  | { readonly kind: 'opening' }
+  /** `resumed`: how many changes that waited are on the disk by now, and of how many. */
+  | { readonly kind: 'opening'; readonly resumed: readonly [done: number, of: number] | null }
   | { readonly kind: 'failed'; readonly error: unknown }
   | { readonly kind: 'open'; readonly session: Session };
 
@@ -19,10 +20,12 @@ const TwoTabs = part('The message about another tab', () => import('./TwoTabs').
 
 /** Opens one workspace and hands its store to what is inside. */
 export function WorkspaceProvider({ name, children }: { name: WorkspaceName; children: ReactNode }) {
-  const [state, setState] = useState<Opening>({ kind: 'opening' });
+  const [state, setState] = useState<Opening>({ kind: 'opening', resumed: null });
   useEffect(() => {
     let left = false;
-    enter(name).then(
+    enter(name, (...resumed) => {
+      if (!left) setState({ kind: 'opening', resumed });
+    }).then(
       (session) => {
         // The whole page comes with it: in slices, so that a finger on a slow phone is heard meanwhile.
         if (!left) startTransition(() => setState({ kind: 'open', session }));
@@ -38,7 +41,13 @@ export function WorkspaceProvider({ name, children }: { name: WorkspaceName; chi
     };
   }, [name]);
 
-  if (state.kind === 'opening') return <p className="p-6 text-ink-2">Opening the workspace …</p>;
+  if (state.kind === 'opening')
+    return (
+      <p className="p-6 text-ink-2">
+        Opening the workspace …
+        {state.resumed && ` Storing what was left last time: ${state.resumed[0]} of ${state.resumed[1]} changes.`}
+      </p>
+    );
   if (state.kind === 'failed') {
     // A part of the program, not the database: what stands around it says so, and tries again.
     if (state.error instanceof NotLoaded) throw state.error;

@@ -8,8 +8,6 @@ export interface Session {
   readonly name: WorkspaceName;
   readonly store: AppStore;
   readonly sync: Sync;
-  /** What is stored and does not fit this version, as it lies on the disk. */
-  readonly unreadable: readonly unknown[];
   /** Hears of changes that met changes of another tab. */
   readonly onNotes: (listen: (notes: readonly Note[], here: boolean) => void) => () => void;
 }

@@ -27,11 +27,11 @@ interface Shown {
 export function showPage({ path, at, element, data = {}, database, unreadable = [], more }: Shown) {
   vi.stubGlobal('matchMedia', () => ({ matches: false, addEventListener: vi.fn(), removeEventListener: vi.fn() }));
   const { store, sync } = createStore({ database: database ?? quietDatabase(), tell: () => undefined });
-  store.dispatch(loaded({ ...emptyWorkspace(), ...data }));
+  store.dispatch(loaded({ ...emptyWorkspace(), ...data }, unreadable));
   const result = render(
     <Provider store={store}>
       <PreferencesProvider>
-        <Place value={{ name: 'mine', store, sync, unreadable, onNotes: () => () => undefined }}>
+        <Place value={{ name: 'mine', store, sync, onNotes: () => () => undefined }}>
           <MemoryRouter initialEntries={[`/mine/${at}`]}>
             <Routes>
               <Route path={`:workspace/${path}`} element={element} />

@@ -3,7 +3,7 @@ import { openDatabase, type WorkspaceName } from '../storage/database';
 import { shapesArrived } from '../storage/fits';
 import { openJournal } from '../storage/journal';
 import type { Note } from '../storage/resolve';
-import type { Message } from '../storage/sync';
+import type { Message, OnResumed } from '../storage/sync';
 import { createStore } from '../store/store';
 import { whenIdle } from '../ui/idle';
 import { open, type Open, type Session } from './open-sessions';
@@ -18,7 +18,8 @@ function storageOrNone(): Storage | null {
   }
 }
 
-async function begin(name: WorkspaceName): Promise<{ session: Session; close: () => void }> {
+/** @param onResumed how many of the changes that a page before this one left are on the disk by now. */
+async function begin(name: WorkspaceName, onResumed: OnResumed): Promise<{ session: Session; close: () => void }> {
   const database = await openDatabase(name);
   const channel = new BroadcastChannel(`zevrin-${name}`);
   try {
@@ -43,7 +44,8 @@ async function begin(name: WorkspaceName): Promise<{ session: Session; close: ()
     const seeded =
       name === 'demo' ? await database.seedOnce(() => import('./demo-data').then((m) => m.demoWorkspace())) : null;
     const { workspace, unreadable, revision, revisionOf } = seeded ?? (await database.load());
-    store.dispatch(loaded(workspace));
+    const waiting = await journal.left();
+    store.dispatch(loaded(workspace, [...unreadable, ...waiting.unreadable]));
     sync.start({ revision, revisionOf });
     // Loaded when the first screen stands. What other tabs write until then waits, so that it is put together with what is done here.
     void new Promise<void>((idle) => whenIdle(() => idle()))
@@ -53,8 +55,7 @@ async function begin(name: WorkspaceName): Promise<{ session: Session; close: ()
         hear = (message) => sync.hear(message);
         early.forEach(hear);
       });
-    const waiting = await journal.left();
-    await sync.resume(waiting.left);
+    await sync.resume(waiting.left, onResumed);
     // A tab that slept may have missed messages.
     const awake = () => {
       if (document.visibilityState === 'visible') void sync.catchUp();
@@ -66,7 +67,6 @@ async function begin(name: WorkspaceName): Promise<{ session: Session; close: ()
         name,
         store,
         sync,
-        unreadable: [...unreadable, ...waiting.unreadable],
         onNotes: (listen) => {
           listeners.add(listen);
           for (const told of untold.splice(0)) listen(...told);
@@ -88,13 +88,13 @@ async function begin(name: WorkspaceName): Promise<{ session: Session; close: ()
 }
 
 /** The session of a workspace. One that still writes what was entered before is taken up again, with everything that waits. */
-export function enter(name: WorkspaceName): Promise<Session> {
+export function enter(name: WorkspaceName, onResumed: OnResumed = () => undefined): Promise<Session> {
   const there = open.get(name);
   if (there) {
     there.users += 1;
     return there.session;
   }
-  const begun = begin(name);
+  const begun = begin(name, onResumed);
   const entry: Open = { session: begun.then(({ session }) => session), users: 1, ready: null, close: () => undefined };
   open.set(name, entry);
   begun.then(

@@ -25,18 +25,30 @@ export interface Journal {
   readonly done: (mark: Mark) => void;
   /** What pages before this one, or other tabs at this moment, have not written yet: in the order of each. */
   readonly left: () => Promise<{ readonly left: readonly Left[]; readonly unreadable: readonly unknown[] }>;
+  /** Drops what `left` could not read: everything else was replaced. */
+  readonly forget: () => void;
 }
 
 const PREFIX = 'zevrin-waiting';
 /** Wide enough for the keys of a tab to stand in their order. */
 const DIGITS = 9;
 
+type BringUp = (doc: unknown, collection: string) => unknown;
+const asItIs: BringUp = (doc) => doc;
+
+/** Brings documents up from an older version; null for a newer one. Loaded only where something was kept by another version. */
+async function broughtUpFrom(version: number): Promise<BringUp | null> {
+  if (version >= VERSION_OF_DATABASE) return version === VERSION_OF_DATABASE ? asItIs : null;
+  const { broughtUp } = await import('./upgrade');
+  return (doc, collection) => broughtUp(doc, collection, version);
+}
+
 /** A change as it was kept, or null when this version cannot read it. */
-function changeFrom(kept: unknown): Change | null {
+function changeFrom(kept: unknown, bringUp: BringUp): Change | null {
   const change = kept as Partial<Record<keyof Change, unknown>> | null;
   if (typeof change?.id !== 'string' || !COLLECTIONS.includes(change.collection as Collection)) return null;
   const collection = change.collection as Collection;
-  const { before, after } = change;
+  const [before, after] = [change.before, change.after].map((doc) => (doc ? bringUp(doc, collection) : doc));
   if (![before, after].every((doc) => doc === null || fits(collection, doc))) return null;
   return { collection, id: change.id, before: before as Doc | null, after: after as Doc | null };
 }
@@ -70,6 +82,7 @@ export function openJournal(
   const under = `${PREFIX}/${workspace}/`;
   const keyOf = ({ tab: of, n }: Mark) => `${under}${of}/${String(n).padStart(DIGITS, '0')}`;
   let count = 0;
+  let notRead: readonly string[] = [];
   return {
     keep(changes) {
       const mark = { tab, n: count + 1 };
@@ -97,12 +110,21 @@ export function openJournal(
           storage!.removeItem(key);
           continue;
         }
-        const changes = kept.version === VERSION_OF_DATABASE ? kept.changes.map(changeFrom) : [null];
-        if (changes.every((change) => change !== null)) left.push({ mark: { tab: of, n: Number(n) }, changes });
+        const bringUp = await broughtUpFrom(kept.version);
+        const changes = bringUp ? kept.changes.map((change) => changeFrom(change, bringUp)) : [null];
+        if (changes.every((change) => change !== null)) {
+          left.push({ mark: { tab: of, n: Number(n) }, changes });
+          continue;
+        }
         // Not thrown away: it is shown with what else does not fit this version.
-        else unreadable.push(...kept.changes.map((change) => (change as Partial<Change> | null)?.after ?? change));
+        notRead = [...notRead, key];
+        unreadable.push(...kept.changes.map((change) => (change as Partial<Change> | null)?.after ?? change));
       }
       return { left, unreadable };
+    },
+    forget() {
+      for (const key of notRead) storage?.removeItem(key);
+      notRead = [];
     },
   };
 }

@@ -11,10 +11,18 @@ export interface WorkspaceState {
   readonly past: readonly Edit[];
   readonly future: readonly Edit[];
   readonly save: SaveState;
+  /** What is stored and does not fit this version, as it lies on the disk; gone when everything is replaced. */
+  readonly unreadable: readonly unknown[];
 }
 
 const HISTORY_LIMIT = 200;
-const initialState: WorkspaceState = { data: emptyWorkspace(), past: [], future: [], save: { kind: 'saved' } };
+const initialState: WorkspaceState = {
+  data: emptyWorkspace(),
+  past: [],
+  future: [],
+  save: { kind: 'saved' },
+  unreadable: [],
+};
 
 /** One step for "before the first, after the last" of each document. */
 function merged(a: Edit, b: Edit): Edit {
@@ -39,7 +47,13 @@ const slice = createSlice({
   name: 'workspace',
   initialState,
   reducers: {
-    loaded: (_state, { payload }: PayloadAction<Workspace>) => ({ ...initialState, data: payload }),
+    loaded: {
+      prepare: (data: Workspace, unreadable: readonly unknown[] = []) => ({ payload: { data, unreadable } }),
+      reducer: (_state, { payload }: PayloadAction<Pick<WorkspaceState, 'data' | 'unreadable'>>) => ({
+        ...initialState,
+        ...payload,
+      }),
+    },
     /** A change that can be undone. */
     edited: {
       prepare: (edit: Edit) => ({ payload: { ...edit, step: nanoid() } }),
@@ -91,6 +105,7 @@ const slice = createSlice({
       data: payload,
       past: [],
       future: [],
+      unreadable: [],
     }),
     saveStateChanged: (state, { payload }: PayloadAction<SaveState>) => ({ ...state, save: payload }),
     /** The field was left: what is typed next is a step of its own. */

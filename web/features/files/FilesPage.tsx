@@ -13,7 +13,7 @@ import { usePlace } from '../../app/place';
 import { useTitle } from '../../app/useTitle';
 import { addSetup } from '../../store/edits';
 import { addSequence } from '../../store/sequence-edits';
-import { useAppDispatch, useWorkspace } from '../../store/hooks';
+import { useAppDispatch, useWorkspace, useUnreadable } from '../../store/hooks';
 import { edited, replaced } from '../../store/workspace-slice';
 import { ConfirmButton } from '../../ui/ConfirmButton';
 import { download, downloadText } from '../../ui/download';
@@ -51,7 +51,8 @@ type Storing =
 export function FilesPage() {
   useTitle('Files');
   const data = useWorkspace();
-  const { name, sync, unreadable } = usePlace();
+  const unreadable = useUnreadable();
+  const { name, sync } = usePlace();
   const dispatch = useAppDispatch();
   const say = useToast();
   const [reading, setReading] = useState<Reading>({ kind: 'none' });
