@@ -10,6 +10,7 @@ import { edited, loaded } from '../store/workspace-slice';
 import { put, remove, type Doc } from './changes';
 import { openDatabase, type Database } from './database';
 import { openJournal } from './journal';
+import { VERSION_OF_DATABASE } from './names';
 
 beforeEach(() => {
   globalThis.indexedDB = new IDBFactory();
@@ -153,16 +154,49 @@ describe('what is kept', () => {
     expect(kept()).toEqual(['zevrin-waiting/demo/a/000000001']);
   });
 
-  it('of another version, or not fitting this one, is shown as unreadable and stays', async () => {
-    journal().keep([put('items', rope, named('x'))]);
+  /** Changes what is kept under the only key, as another version would have written it. */
+  const rewrite = (how: (was: { version: number; changes: { after: object }[] }) => object) => {
     const [key] = kept();
-    const was = JSON.parse(localStorage.getItem(key!)!) as { version: number; changes: { after: object }[] };
-    localStorage.setItem(key!, JSON.stringify({ ...was, version: 11 }));
+    localStorage.setItem(key!, JSON.stringify(how(JSON.parse(localStorage.getItem(key!)!) as never)));
+  };
+
+  it('of a newer version, or not fitting this one, is shown as unreadable, and stays until everything is replaced', async () => {
+    journal().keep([put('items', rope, named('x'))]);
+    rewrite((was) => ({ ...was, version: VERSION_OF_DATABASE + 1 }));
     expect(await journal().left()).toEqual({ left: [], unreadable: [named('x')] });
-    was.changes[0]!.after = { ...named('x'), lengthM: 'long' };
-    localStorage.setItem(key!, JSON.stringify(was));
-    expect(await journal().left()).toEqual({ left: [], unreadable: [{ ...named('x'), lengthM: 'long' }] });
-    expect(kept()).toEqual([key]);
+    rewrite((was) => ({
+      ...was,
+      version: VERSION_OF_DATABASE,
+      changes: [{ ...was.changes[0], after: { ...named('x'), lengthM: 'long' } }],
+    }));
+    const next = journal();
+    expect(await next.left()).toEqual({ left: [], unreadable: [{ ...named('x'), lengthM: 'long' }] });
+    expect(kept()).toHaveLength(1);
+    next.forget();
+    expect(kept()).toEqual([]);
+  });
+
+  it('of an older version is brought up by the steps of the database', async () => {
+    const { staticStretchPercent, stretchTest, ...of12 } = rope;
+    expect([staticStretchPercent, stretchTest]).not.toContain(undefined);
+    journal().keep([put('items', null, of12 as Doc)]);
+    rewrite((was) => ({ ...was, version: 12 }));
+    const { left, unreadable } = await journal().left();
+    expect(unreadable).toEqual([]);
+    expect(left[0]!.changes[0]!.after).toEqual({ ...rope, staticStretchPercent: null, stretchTest: 'standard' });
+  });
+
+  it('and could not be read is gone after a wipe', async () => {
+    await begin();
+    const first = await page('a', ['before']);
+    first.step(put('items', rope, named('Mine')));
+    await new Promise((later) => setTimeout(later, 20));
+    rewrite((was) => ({ ...was, version: VERSION_OF_DATABASE + 1 }));
+    const second = await page('b', []);
+    expect(second.unreadable).toEqual([named('Mine')]);
+    await second.sync.replace((database) => database.replace(emptyWorkspace()));
+    expect(kept()).toEqual([]);
+    expect((await page('c', [])).unreadable).toEqual([]);
   });
 
   it('where there is no room or no storage nothing is kept, and the page asks before it goes', async () => {
