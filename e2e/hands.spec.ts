@@ -98,7 +98,7 @@ test('a practice that a reload interrupts is kept as far as it went, once', asyn
   await page.clock.runFor(8000);
   await page.clock.resume();
   // Written once a second.
-  await expect.poll(() => page.evaluate(() => localStorage.getItem('zevrin-draft/practice/demo'))).not.toBeNull();
+  await expect.poll(() => page.evaluate(() => localStorage.getItem('zevrin-draft/demo/practice'))).not.toBeNull();
   await page.reload();
   await expect(page.getByText(/The last practice was interrupted after \d+ s/)).toBeVisible();
   const rows = page.getByRole('region', { name: 'Practised before' }).getByRole('row');

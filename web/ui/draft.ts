@@ -17,8 +17,18 @@ function tried<T>(work: () => T): T | null {
   }
 }
 
+const PREFIX = 'zevrin-draft/';
+
+/** Everything that was typed into a form of a workspace and not saved goes with what is wiped. */
+export const clearDrafts = (workspace: string): void =>
+  void tried(() => {
+    for (const key of Object.keys(localStorage))
+      if (key.startsWith(`${PREFIX}${workspace}/`)) localStorage.removeItem(key);
+  });
+
+/** @param key begins with the name of the workspace that the form is in. */
 export function draftStore<T>(key: string, schema: z.ZodType<T>): DraftStore<T> {
-  const name = `zevrin-draft/${key}`;
+  const name = `${PREFIX}${key}`;
   return {
     read: () =>
       tried(() => {
@@ -28,6 +38,25 @@ export function draftStore<T>(key: string, schema: z.ZodType<T>): DraftStore<T> 
     write: (value) => void tried(() => localStorage.setItem(name, JSON.stringify(value))),
     clear: () => void tried(() => localStorage.removeItem(name)),
   };
+}
+
+/** Could this stand in a field of this kind while somebody types? What cannot is from another version, or torn: it would take the form down with it. */
+export function couldBeTyped(schema: z.ZodType, value: unknown): boolean {
+  if (schema instanceof z.ZodNullable || schema instanceof z.ZodOptional)
+    return value === null || couldBeTyped(schema.unwrap() as z.ZodType, value);
+  if (schema instanceof z.ZodArray)
+    // Rows are typed into; a list of words is picked from.
+    return schema.element instanceof z.ZodObject
+      ? Array.isArray(value) && value.every((row) => couldBeTyped(schema.element as z.ZodType, row))
+      : schema.safeParse(value).success;
+  if (schema instanceof z.ZodObject) {
+    if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
+    const shape: Readonly<Record<string, z.ZodType>> = schema.shape;
+    return Object.entries(shape).every(([key, inner]) => couldBeTyped(inner, (value as Record<string, unknown>)[key]));
+  }
+  if (schema instanceof z.ZodNumber || schema instanceof z.ZodString)
+    return value === null || typeof value === 'string' || typeof value === 'number';
+  return schema.safeParse(value).success;
 }
 
 const scalar = z.union([z.string(), z.number(), z.boolean(), z.null()]);

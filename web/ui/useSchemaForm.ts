@@ -3,7 +3,7 @@ import equal from 'fast-deep-equal';
 import { useEffect, useMemo, useRef, useState, type FormEvent } from 'react';
 import { get, useForm, useWatch } from 'react-hook-form';
 import { z } from 'zod';
-import { draftStore, rawFields } from './draft';
+import { couldBeTyped, draftStore, rawFields } from './draft';
 
 type Values = Readonly<Record<string, unknown>>;
 
@@ -20,9 +20,6 @@ interface SchemaFormOptions {
 /** Only what was changed is kept, with what stood there when it was: so that a draft does not bring old values back. */
 const draftSchema = z.strictObject({ changed: rawFields, base: rawFields });
 
-/** The kind of value a field can show: a list where there is a list, no list where there is none. */
-const alike = (a: unknown, b: unknown) => Array.isArray(a) === Array.isArray(b);
-
 /**
  * A form over a schema: validated by it, with a draft that survives a reload until it is saved or put aside. Saving changes what was
  * changed here. What is changed elsewhere meanwhile is followed where nobody typed, and named where somebody did.
@@ -31,7 +28,10 @@ export function useSchemaForm({ schema, draftKey, now, onValid }: SchemaFormOpti
   const draft = useMemo(() => draftStore(draftKey, draftSchema), [draftKey]);
   const [kept] = useState(() => {
     const found = draft.read();
-    const keys = Object.keys(found?.changed ?? {}).filter((k) => k in schema.shape && alike(found!.changed[k], now[k]));
+    const shape: Readonly<Record<string, z.ZodType>> = schema.shape;
+    const keys = Object.keys(found?.changed ?? {}).filter(
+      (key) => Object.hasOwn(shape, key) && couldBeTyped(shape[key]!, found!.changed[key]),
+    );
     const pick = (from: Values) => Object.fromEntries(keys.filter((k) => k in from).map((k) => [k, from[k]]));
     return found && keys.length > 0 ? { changed: pick(found.changed), base: pick(found.base) } : null;
   });

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { answersInOrder, FOUR, mayBeAccepted, partnersCheck, SYSTEMS, systemOf, type CheckItem } from '@core/check';
 import { fillTemplate } from '@core/finding';
 import type { CheckRecord, ItemStatus, Who } from '@core/log';
+import { usePlace } from '../../app/place';
 import { usePreferences } from '../../app/preferences';
 import { SeverityMark } from '../../ui/SeverityMark';
 import { useSettled } from '../../ui/useSettled';
@@ -50,6 +51,7 @@ export function CheckHalf({
   onAccept,
   onFixed,
 }: CheckHalfProps) {
+  const { name: place } = usePlace();
   const settled = useSettled(item.id);
   const drawing = threadingOfItem(record, item);
   const reader = usePreferences();
@@ -73,7 +75,7 @@ export function CheckHalf({
       <h2 className="text-xl leading-tight">{item.title}</h2>
       {status.state === 'failed' ? (
         <Repair
-          draftKey={`repair/${record.id}/${item.id}`}
+          draftKey={`${place}/repair/${record.id}/${item.id}`}
           answer={say(status.failedAnswer!)}
           fixer={who === 'climber' && answers}
           onFixed={onFixed}
@@ -113,7 +115,7 @@ export function CheckHalf({
                 </div>
                 {mayBeAccepted(item) && (
                   <Accept
-                    draftKey={`accept/${record.id}/${item.id}/${who}`}
+                    draftKey={`${place}/accept/${record.id}/${item.id}/${who}`}
                     name={name}
                     disabled={!answers}
                     onAccept={onAccept}

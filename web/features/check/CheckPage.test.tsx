@@ -103,7 +103,7 @@ describe('one tap, one item', () => {
     const put = halves().getByRole<HTMLButtonElement>('button', { name: 'Put right: check it again' });
     expect(put.disabled).toBe(true);
     fireEvent.change(halves().getByLabelText('What was put right?'), { target: { value: 'buckled again' } });
-    expect(localStorage.getItem(`zevrin-draft/repair/c1/${items[0]!.id}`)).toContain('buckled again');
+    expect(localStorage.getItem(`zevrin-draft/mine/repair/c1/${items[0]!.id}`)).toContain('buckled again');
     fireEvent.click(put);
     expect(events().at(-1)).toMatchObject({ type: 'fixed', note: 'buckled again' });
     await look();
@@ -147,11 +147,11 @@ describe('a risk that is left open', () => {
     fireEvent.change(reason(), { target: { value: 'no' } });
     expect(accept().disabled).toBe(true);
     fireEvent.change(reason(), { target: { value: 'Belayed from above.' } });
-    expect(localStorage.getItem(`zevrin-draft/accept/c1/${known.items[0]!.id}/climber`)).toContain('Belayed');
+    expect(localStorage.getItem(`zevrin-draft/mine/accept/c1/${known.items[0]!.id}/climber`)).toContain('Belayed');
     expect(accept().textContent).toContain('Ilse Marrowby');
     fireEvent.click(accept());
     expect(events()).toMatchObject([{ type: 'accepted', who: 'climber', reason: 'Belayed from above.' }]);
-    expect(localStorage.getItem(`zevrin-draft/accept/c1/${known.items[0]!.id}/climber`)).toBeNull();
+    expect(localStorage.getItem(`zevrin-draft/mine/accept/c1/${known.items[0]!.id}/climber`)).toBeNull();
     await look();
     expect(screen.getByRole('button', { name: 'Close the check' })).toBeTruthy();
   });

@@ -62,6 +62,7 @@ beforeEach(() => {
 });
 afterEach(() => {
   cleanup();
+  localStorage.clear();
   saved.mockClear();
 });
 
@@ -184,5 +185,27 @@ describe('wiping', () => {
     expect(page.data().setups).toHaveLength(1);
     fireEvent.click(await screen.findByRole('button', { name: 'Wipe it' }));
     await waitFor(() => expect(page.data().setups).toEqual([]));
+  });
+
+  it('takes what was typed and never saved along, here and nowhere else, and not before it is done', async () => {
+    localStorage.setItem('zevrin-draft/mine/person/new', '{"changed":{"name":"Somebody"},"base":{}}');
+    localStorage.setItem('zevrin-draft/demo/person/new', '{}');
+    const drafts = () => Object.keys(localStorage).filter((key) => key.startsWith('zevrin-draft/'));
+    const page = show({ data: { setups: [rappelDouble] }, database: filling(() => Promise.reject(new Error('full'))) });
+    const wipe = async () => {
+      fireEvent.click(screen.getByRole('button', { name: 'Wipe everything' }));
+      fireEvent.click(await screen.findByRole('button', { name: 'Wipe it' }));
+    };
+    await wipe();
+    expect(await screen.findByText(/could not be stored/)).toBeTruthy();
+    expect(drafts()).toHaveLength(2);
+    cleanup();
+    const next = show({ data: { setups: [rappelDouble] }, database: filling(), unreadable: [{ id: 'odd' }] });
+    expect(screen.getByText(/1 stored entry cannot be read/)).toBeTruthy();
+    await wipe();
+    await waitFor(() => expect(drafts()).toEqual(['zevrin-draft/demo/person/new']));
+    expect(next.data().setups).toEqual([]);
+    expect(screen.queryByText(/1 stored entry cannot be read/)).toBeNull();
+    expect(page.data().setups).toHaveLength(1);
   });
 });

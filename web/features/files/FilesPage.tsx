@@ -18,6 +18,7 @@ import { edited, replaced } from '../../store/workspace-slice';
 import { ConfirmButton } from '../../ui/ConfirmButton';
 import { download, downloadText } from '../../ui/download';
 import { FileButton } from '../../ui/FileButton';
+import { clearDrafts } from '../../ui/draft';
 import { useToast } from '../../ui/Toasts';
 import { hireForFiles } from '../../workers/files';
 import type { Counts, Read } from '../../workers/files-worker';
@@ -91,18 +92,23 @@ export function FilesPage() {
     setReading({ kind: 'none' });
   };
   const [storing, setStoring] = useState<Storing>({ kind: 'no' });
-  /** Says that it is done when it is on the disk, and not before. */
-  const replaceBy = async (write: Parameters<typeof sync.replace>[0], done: string) => {
+  /** Says that it is done when it is on the disk, and not before. False: it is not. */
+  const replaceBy = async (write: Parameters<typeof sync.replace>[0], done: string): Promise<boolean> => {
     setStoring({ kind: 'running' });
     try {
       dispatch(replaced(await sync.replace(write)));
     } catch (error) {
       setStoring({ kind: 'failed', message: messageOf(error) });
-      return;
+      return false;
     }
     setStoring({ kind: 'no' });
     leaveFile();
     say(done);
+    return true;
+  };
+  /** What was typed and not saved is about what was here: it goes as well. */
+  const startFrom = async (workspace: Workspace, done: string) => {
+    if (await replaceBy((database) => database.replace(workspace), done)) clearDrafts(name);
   };
   const storeFile = () => {
     const hired = worker.current;
@@ -142,8 +148,7 @@ export function FilesPage() {
   };
   const resetDemo = async () => {
     const { demoWorkspace } = await import('@core/samples');
-    const demo = demoWorkspace();
-    await replaceBy((database) => database.replace(demo), 'The demo is as it was at first.');
+    await startFrom(demoWorkspace(), 'The demo is as it was at first.');
   };
 
   return (
@@ -255,9 +260,7 @@ export function FilesPage() {
             title="Wipe this workspace?"
             text={`${contents(countsOf(data))} are removed from this browser. This cannot be undone; export first.`}
             confirm="Wipe it"
-            onConfirm={() =>
-              void replaceBy((database) => database.replace(emptyWorkspace()), 'The workspace is empty.')
-            }
+            onConfirm={() => void startFrom(emptyWorkspace(), 'The workspace is empty.')}
           >
             <Trash2 aria-hidden className="size-5" />
             Wipe everything

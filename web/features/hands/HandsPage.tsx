@@ -45,7 +45,7 @@ export function HandsPage() {
   const [search] = useSearchParams();
   const [now, setNow] = useState<Now>({ kind: 'choosing' });
   const { name } = usePlace();
-  const draft = useMemo(() => draftStore(`practice/${name}`, trainingSchema), [name]);
+  const draft = useMemo(() => draftStore(`${name}/practice`, trainingSchema), [name]);
   // A practice that a reload or a crash ended is kept as far as it went.
   const [interrupted] = useState(() => draft.read());
   useEffect(() => {

@@ -7,6 +7,7 @@ import { put, remove } from '../../storage/changes';
 import { changedElsewhere } from '../../store/workspace-slice';
 import { showPage } from '../../app/place.test-help';
 import { ItemPage } from './ItemPage';
+import { schemaOf, type LockerKind } from './kinds';
 
 afterEach(() => {
   cleanup();
@@ -45,6 +46,34 @@ describe('the form of an item', () => {
     fill('Length on the label', '60');
     await save();
     expect(second.data().items.find((i) => i.name === 'Another rope')!.id).not.toBe(saved.id);
+  });
+
+  it('a torn draft, or one of another version, costs the draft and never the form', () => {
+    const odd = [5, 'x', true, null, [], {}, [{}], [5], [null], [['x']], { x: 1 }, 'unknown', '1e9'];
+    const opened: string[] = [];
+    for (const at of [
+      'rope/new',
+      'device/new',
+      'connector/new',
+      'cord/new',
+      'sling/new',
+      'harness/new',
+      'person/new',
+    ]) {
+      const keys = Object.keys(schemaOf(at.slice(0, at.indexOf('/')) as LockerKind).shape);
+      for (const [i, value] of odd.entries()) {
+        // All fields at once, and a draft that is cut off.
+        const changed = Object.fromEntries(keys.filter((k) => k !== 'id').map((k) => [k, value]));
+        const text = JSON.stringify({ changed, base: {} });
+        localStorage.setItem(`zevrin-draft/mine/${at}`, i === 0 ? text.slice(0, -3) : text);
+        show(at);
+        expect(screen.getByLabelText('Name'), `${at} ${JSON.stringify(value)}`).toBeTruthy();
+        opened.push(at);
+        cleanup();
+        localStorage.clear();
+      }
+    }
+    expect(opened).toHaveLength(7 * odd.length);
   });
 
   it('a person too', async () => {
