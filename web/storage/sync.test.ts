@@ -235,6 +235,33 @@ describe('two tabs', () => {
     );
   });
 
+  it('what was added and taken out again before this tab looked does not come back with a late message of the adding', async () => {
+    const screen: Change[] = [];
+    const sync = createSync({
+      database: {
+        write: () => Promise.reject(new Error('not asked')),
+        replace: () => Promise.reject(new Error('not asked')),
+        revision: () => Promise.resolve(3),
+        load: () => Promise.resolve({ workspace: small, unreadable: [], revision: 3, revisionOf: () => 1 }),
+      },
+      all: () => small,
+      onState: () => undefined,
+      onNotes: () => undefined,
+      onElsewhere: (changes) => screen.push(...changes),
+      tell: () => undefined,
+      later: () => undefined,
+    });
+    sync.start({ revision: 1, revisionOf: () => 1 });
+    // Written as 2 and taken out as 3; neither message came, and the disk was looked at.
+    await sync.catchUp();
+    const added = { ...small.setups[0]!, id: 'late', name: 'Late' };
+    sync.hear({ revision: 2, entries: [{ collection: 'setups', id: 'late', doc: added }], notes: [] });
+    expect(screen).toEqual([]);
+    // What is new is heard as ever.
+    sync.hear({ revision: 4, entries: [{ collection: 'setups', id: 'late', doc: added }], notes: [] });
+    expect(screen).toHaveLength(1);
+  });
+
   it('two fields of one set-up, changed at once: both are kept, on both screens', async () => {
     const world = await tabs(2, { drops: () => false, lateMs: () => 1 });
     const [setup] = small.setups;

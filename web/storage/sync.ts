@@ -279,12 +279,16 @@ export function createSync(options: SyncOptions) {
     },
     hear({ revision, entries, notes }: Message) {
       if (entries === 'all') {
+        if (revision <= upTo) return;
         ahead.add(revision);
         void lookUp();
         return;
       }
-      seen(revision);
-      take(entries.map((entry) => ({ ...entry, revision })));
+      // Late, and looked up meanwhile: what it brings may have been taken out again, of which a look at the disk shows nothing.
+      if (revision > upTo) {
+        seen(revision);
+        take(entries.map((entry) => ({ ...entry, revision })));
+      }
       if (notes.length > 0) options.onNotes(notes, false);
     },
     /** Looks whether writes of other tabs were missed, for instance while this tab was asleep. */
