@@ -1,3 +1,7 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { assess } from '../core/assess/index.ts';
 import { buildCheck } from '../core/check/index.ts';
@@ -9,19 +13,56 @@ import { run } from './main.ts';
 
 type Json = Record<string, unknown>;
 
-function zevrin(args: string[], files: Record<string, string> = {}) {
+function zevrin(args: string[], files: Record<string, string | Uint8Array> = {}) {
   let out = '';
   let err = '';
   const code = run(args, {
     out: (t) => (out += t),
     err: (t) => (err += t),
     read: (path) => {
-      if (files[path] === undefined) throw new Error('no such file');
-      return files[path];
+      const file = files[path];
+      if (file === undefined) throw new Error('no such file');
+      return typeof file === 'string' ? new TextEncoder().encode(file) : file;
     },
   });
   return { code, out, err };
 }
+
+describe('zevrin, started as it is', () => {
+  const dir = mkdtempSync(join(tmpdir(), 'zevrin-'));
+  const file = (name: string, data: string | Uint8Array) => {
+    writeFileSync(join(dir, name), data);
+    return join(dir, name);
+  };
+  const start = (args: string, input = '') =>
+    spawnSync('sh', ['-c', `"${process.execPath}" --import tsx cli/bin.ts ${args}`], { input, encoding: 'utf8' });
+  const good = writeSetup(rappelDouble);
+
+  it('what cannot be read is said in a sentence, each, and the next file is judged', () => {
+    const deep = `{"format":${'['.repeat(5_000)}${']'.repeat(5_000)}}`;
+    const wrong = [
+      dir,
+      join(dir, 'none.json'),
+      file('utf16.json', Buffer.from(`\uFEFF${good}`, 'utf16le')),
+      file('deep.json', deep),
+    ];
+    const { status, stdout, stderr } = start(`assess ${[...wrong, file('good.json', good)].join(' ')}`);
+    expect(status).toBe(2);
+    expect(stdout.trimEnd().split('\n')).toHaveLength(1);
+    const lines = stderr.trimEnd().split('\n');
+    expect(lines).toHaveLength(wrong.length);
+    wrong.forEach((path, i) => expect(lines[i]).toContain(path));
+    expect(stderr).toMatch(/it is a directory.*\n.*no such file.*\n.*UTF-16.*\n.*at most 40 levels/);
+    expect(stderr).not.toMatch(/^ +at /m);
+  });
+
+  it('a reader that has enough is no fault of the files: it is said, without a stack', () => {
+    const path = file('much.json', good);
+    const { stderr, stdout } = start(`assess ${Array.from({ length: 40 }, () => path).join(' ')} | head -c 100`);
+    expect(stdout).toHaveLength(100);
+    expect(stderr).not.toMatch(/^ +at |Unhandled/m);
+  });
+});
 
 describe('zevrin', () => {
   it('sample, then assess: the findings of the core', () => {

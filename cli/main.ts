@@ -1,8 +1,14 @@
-import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { assess } from '../core/assess/index.ts';
 import { buildCheck } from '../core/check/index.ts';
-import { readDocument, setupJsonSchema, type Document, type FileIssue } from '../core/files/index.ts';
+import {
+  decodeText,
+  readDocument,
+  refusedAt,
+  setupJsonSchema,
+  type Document,
+  type Refused,
+} from '../core/files/index.ts';
 import {
   fillTemplate,
   FINDING_CODES,
@@ -31,21 +37,24 @@ zevrin schema          the JSON Schema of a set-up
 zevrin list            samples, jobs, templates, variations, device families, procedures and finding codes
 `;
 
-interface Io {
+export interface Io {
   readonly out: (text: string) => void;
   readonly err: (text: string) => void;
-  readonly read: (path: string) => string;
+  /** The bytes of a file, as many as a Zevrin file may have and one more. Throws with a sentence. */
+  readonly read: (path: string) => Uint8Array;
 }
 
 /** Says what is wrong in a file, with its path; with several files, which one. */
-function refuse(io: Io, issues: readonly FileIssue[], of = ''): null {
+function refuse(io: Io, { issues, more }: Refused, of = ''): null {
   for (const { path, read, message } of issues) io.err(`${of}${path || '(file)'}: ${message} Read: ${read}\n`);
+  if (more > 0) io.err(`${of}and ${more} more.\n`);
   return null;
 }
 
 function textOf(io: Io, path: string): string | null {
   try {
-    return io.read(path);
+    const text = decodeText(io.read(path));
+    return text.ok ? text.value : refuse(io, text, `${path}: `);
   } catch (error) {
     io.err(`${path}: cannot be read: ${(error as Error).message}\n`);
     return null;
@@ -60,10 +69,10 @@ function documentIn<K extends Document['kind']>(
   of = '',
 ): Extract<Document, { kind: K }> | null {
   const result = readDocument(text);
-  if (!result.ok) return refuse(io, result.issues, of);
+  if (!result.ok) return refuse(io, result, of);
   if (result.value.kind !== wanted) {
     const message = `Another kind of file is needed: kind must be "${wanted}".`;
-    return refuse(io, [{ path: 'kind', read: JSON.stringify(result.value.kind), message }], of);
+    return refuse(io, refusedAt('kind', JSON.stringify(result.value.kind), message), of);
   }
   return result.value as Extract<Document, { kind: K }>;
 }
@@ -268,9 +277,3 @@ export function run(args: readonly string[], io: Io): number {
   if (Object.hasOwn(NONE, command) && operands.length === 0) return NONE[command]!(io);
   return usage();
 }
-
-export const nodeIo: Io = {
-  out: (text) => process.stdout.write(text),
-  err: (text) => process.stderr.write(text),
-  read: (path) => readFileSync(path === '-' ? 0 : path, 'utf8'),
-};

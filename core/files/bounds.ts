@@ -6,6 +6,8 @@ export const DEEPEST = 40;
 export const LONGEST_LIST = 5000;
 /** More entries of one kind than somebody enters in a life. */
 export const MOST_ENTRIES = 100_000;
+/** More than any object of a file has: those of the widest one are some forty. */
+export const MOST_KEYS = 1000;
 /** Characters; the largest workspace that was measured (9,000 uses, 1,000 checks) has 27 million. */
 export const LONGEST_TEXT = 100_000_000;
 
@@ -19,8 +21,7 @@ interface Place {
 function pathOf(place: Place): string {
   const keys: (string | number)[] = [];
   for (let at = place; at.in; at = at.in) keys.push(at.key);
-  const path = pathText(keys.reverse());
-  return path.length > 120 ? `${path.slice(0, 117)}...` : path;
+  return pathText(keys.reverse());
 }
 
 /**
@@ -51,7 +52,14 @@ export function outOfBounds(root: object): FileIssue | null {
           stack.push({ value: entry, in: place, key: i, depth: depth + 1 });
       }
     } else {
-      for (const [key, entry] of Object.entries(value) as [string, unknown][])
+      const entries = Object.entries(value) as [string, unknown][];
+      if (entries.length > MOST_KEYS)
+        return {
+          path: pathOf(place),
+          read: `${entries.length} keys`,
+          message: `An object here has at most ${MOST_KEYS} keys.`,
+        };
+      for (const [key, entry] of entries)
         if (entry !== null && typeof entry === 'object') stack.push({ value: entry, in: place, key, depth: depth + 1 });
     }
   }

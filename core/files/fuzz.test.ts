@@ -248,9 +248,50 @@ describe('a file that is too large or too deep', () => {
   it('90,000 wrong entries are refused with the first of what is wrong', () => {
     const file = empty();
     file.workspace.uses = Array.from({ length: 90_000 }, () => ({}));
-    const issues = refusal(file)!;
-    expect(issues).toHaveLength(200);
-    expect(issues[0]!.path).toMatch(/^workspace\.uses\[0\]/);
+    const result = readDocument(JSON.stringify(file));
+    if (result.ok) throw new Error('taken');
+    expect(result.issues).toHaveLength(100);
+    expect(result.issues[0]!.path).toMatch(/^workspace\.uses\[0\]/);
+    // Each of them lacks the same.
+    const each = result.issues.filter(({ path }) => path.startsWith('workspace.uses[0]')).length;
+    expect(result.more).toBe(90_000 * each - 100);
+  });
+
+  it('400,000 keys that nobody knows are refused by their number, and forty of a hundred are named', () => {
+    const keys = (n: number) => Object.fromEntries(Array.from({ length: n }, (_, i) => [`key${i}`, 0]));
+    expect(refusal({ ...empty(), ...keys(400_000) })![0]!.read).toMatch(/^40000\d keys$/);
+    const [hundred] = refusal({ ...empty(), ...keys(100) })!;
+    expect(hundred!.message).toMatch(/"key0".*"key39" and 60 more\.$/);
+    const [long] = refusal({ ...empty(), ['x'.repeat(1_000_000)]: 1 })!;
+    expect(long!.message.length).toBeLessThan(200);
+  });
+
+  it.each(['format', 'version', 'kind', 'anything'])('5,000 levels under "%s", which nothing throws over', (key) => {
+    const text = `{"format":"zevrin","version":${VERSION},"kind":"workspace"}`;
+    const deep = `{"${key}":${'['.repeat(5_000)}${']'.repeat(5_000)},${text.slice(1).replace(`"${key}":`, '"was":')}`;
+    const [issue] = refusal(deep)!;
+    expect(issue!.read).toBe('more than 40 levels');
+  });
+
+  it.each([
+    ['{"format":"other","format":"zevrin"}', 'format'],
+    [
+      `{"format":"zevrin","version":${VERSION},"kind":"setup","setup":{"name":"a","site":{"edge":"none","edge":"sharp"}}}`,
+      'setup.site.edge',
+    ],
+    ['{"format":"zevrin","list":[{"a":1},{"a":1,"b":{"a":2},"a":3}]}', 'list[1].a'],
+  ])('a key that stands twice: %s', (text, path) =>
+    expect(refusal(text)).toEqual([
+      { path, read: 'twice', message: 'A key stands once in an object. Take one of the two out.' },
+    ]),
+  );
+
+  it('what was read is told whole where it is small, and by its beginning where it is large', () => {
+    const told = (version: unknown) => refusal({ format: 'zevrin', version })![0]!.read;
+    expect(told('one')).toBe('"one"');
+    expect(told({ a: [1, null, { b: 'x' }], c: true })).toBe('{"a":[1,null,{"b":"x"}],"c":true}');
+    expect(told('x'.repeat(1_000_000))).toMatch(/^"x{56}\.\.\.$/);
+    expect(told(Array.from({ length: 4_000 }, (_, i) => i))).toHaveLength(60);
   });
 
   it('a list inside an entry is refused by its length, with its path', () => {

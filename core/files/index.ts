@@ -17,6 +17,8 @@ export {
 } from './migrations.ts';
 export { choice4, setup4, setupsWithChoices } from './to-v4.ts';
 export type { FileIssue } from './issue.ts';
-export { readDocument, type FileResult } from './read.ts';
+export { decodeText, LARGEST_FILE } from './decode.ts';
+export { readDocument } from './read.ts';
+export { refusedAt, refusedWhole, type FileResult, type Refused } from './result.ts';
 export { writeSequence, writeSetup, writeWorkspace } from './write.ts';
 export { setupJsonSchema } from './schema.ts';

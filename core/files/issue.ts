@@ -5,8 +5,13 @@ export interface FileIssue {
   readonly message: string;
 }
 
-export const pathText = (path: readonly PropertyKey[]): string =>
-  path.reduce<string>(
-    (text, key) => (typeof key === 'number' ? `${text}[${key}]` : text ? `${text}.${String(key)}` : String(key)),
+/** Longer than any path in a file of ours. */
+const LONGEST_PATH = 120;
+
+export function pathText(path: readonly PropertyKey[]): string {
+  const text = path.reduce<string>(
+    (so, key) => (typeof key === 'number' ? `${so}[${key}]` : so ? `${so}.${String(key)}` : String(key)),
     '',
   );
+  return text.length > LONGEST_PATH ? `${text.slice(0, LONGEST_PATH - 3)}...` : text;
+}

@@ -5,16 +5,22 @@ import { plainMessage } from './plain.ts';
 
 type Issue = Pick<z.ZodError['issues'][number], 'path' | 'message'>;
 type Parsed =
-  { readonly ok: true; readonly document: Document } | { readonly ok: false; readonly issues: readonly Issue[] };
+  | { readonly ok: true; readonly document: Document }
+  | { readonly ok: false; readonly issues: readonly Issue[]; readonly more: number };
 
 /** Enough to see what is wrong; a file with more is wrong everywhere. */
-export const MOST_ISSUES = 200;
+export const MOST_ISSUES = 100;
 
-const plain = (error: z.ZodError): Issue[] =>
-  error.issues.slice(0, MOST_ISSUES).map((issue) => ({ path: issue.path, message: plainMessage(issue) }));
+const plain = (issues: z.ZodError['issues']): Issue[] =>
+  issues.slice(0, MOST_ISSUES).map((issue) => ({ path: issue.path, message: plainMessage(issue) }));
+const refused = ({ issues }: Pick<z.ZodError, 'issues'>): Parsed => ({
+  ok: false,
+  issues: plain(issues),
+  more: Math.max(0, issues.length - MOST_ISSUES),
+});
 
 /**
- * A document of the present version by its schema. A workspace is gone through entry by entry, and not further than until it is clear that it is refused.
+ * A document of the present version by its schema. A workspace is gone through entry by entry.
  */
 export function parseDocument(
   root: Readonly<Record<string, unknown>>,
@@ -22,33 +28,36 @@ export function parseDocument(
 ): Parsed {
   if (root.kind !== 'workspace') {
     const parsed = documentSchema.safeParse(root);
-    return parsed.success ? { ok: true, document: parsed.data } : { ok: false, issues: plain(parsed.error) };
+    return parsed.success ? { ok: true, document: parsed.data } : refused(parsed.error);
   }
   const shell = shellSchema.safeParse(root);
-  if (!shell.success) return { ok: false, issues: plain(shell.error) };
+  if (!shell.success) return refused(shell.error);
   const issues: Issue[] = [];
+  let wrong = 0;
   let done = 0;
   const lists = COLLECTIONS.map((collection) => {
     const schema: z.ZodType = workspaceSchema.shape[collection].element;
     const read: unknown[] = [];
     for (const [i, entry] of shell.data.workspace[collection].entries()) {
-      if (issues.length >= MOST_ISSUES) break;
       onEntry((done += 1));
       const parsed = schema.safeParse(entry);
-      if (parsed.success) read.push(parsed.data);
-      else
-        for (const { message, path } of plain(parsed.error))
+      if (parsed.success) {
+        if (wrong === 0) read.push(parsed.data);
+        continue;
+      }
+      wrong += parsed.error.issues.length;
+      if (issues.length < MOST_ISSUES)
+        for (const { message, path } of plain(parsed.error.issues))
           issues.push({ message, path: ['workspace', collection, i, ...path] });
     }
     return [collection, read] as const;
   });
   const workspace = Object.fromEntries(lists) as unknown as z.infer<typeof workspaceSchema>;
-  if (issues.length === 0)
-    issues.push(
-      ...duplicateIds(workspace)
-        .slice(0, MOST_ISSUES)
-        .map((issue) => ({ ...issue, path: ['workspace', ...issue.path] })),
-    );
-  if (issues.length > 0) return { ok: false, issues: issues.slice(0, MOST_ISSUES) };
+  if (wrong === 0) {
+    const twice = duplicateIds(workspace);
+    wrong = twice.length;
+    issues.push(...twice.slice(0, MOST_ISSUES).map((issue) => ({ ...issue, path: ['workspace', ...issue.path] })));
+  }
+  if (wrong > 0) return { ok: false, issues: issues.slice(0, MOST_ISSUES), more: Math.max(0, wrong - MOST_ISSUES) };
   return { ok: true, document: { ...shell.data, workspace } };
 }

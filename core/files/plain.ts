@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { brief } from './brief.ts';
 
 type Issue = z.ZodError['issues'][number];
 
@@ -11,7 +12,10 @@ const KINDS: Readonly<Record<string, string>> = {
   object: 'An object',
   null: 'null',
 };
-const listed = (values: readonly unknown[]) => values.map((v) => JSON.stringify(v)).join(', ');
+const MOST_LISTED = 40;
+const listed = (values: readonly unknown[]) =>
+  values.slice(0, MOST_LISTED).map(brief).join(', ') +
+  (values.length > MOST_LISTED ? ` and ${values.length - MOST_LISTED} more` : '');
 
 /** What is allowed at a place of a file, in words for somebody who did not write the program. */
 export function plainMessage(issue: Issue): string {

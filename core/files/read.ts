@@ -1,17 +1,17 @@
 import type { z } from 'zod';
 import { sequenceIssues, type Sequence } from '../sequence/index.ts';
 import { outOfBounds, LONGEST_TEXT } from './bounds.ts';
+import { brief } from './brief.ts';
 import { FORMAT, VERSION, type Document } from './documents.ts';
 import { pathText, type FileIssue } from './issue.ts';
 import { migrator } from './migrate.ts';
 import { MIGRATIONS } from './migrations.ts';
 import { MOST_ISSUES, parseDocument } from './parse.ts';
 import { plainMessage } from './plain.ts';
+import { refusedAt, type FileResult } from './result.ts';
+import { keyTwice } from './twice.ts';
 import { choice3Schema } from './v3/choice.ts';
 import { setup3Schema } from './v3/setup.ts';
-
-export type FileResult<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly issues: readonly FileIssue[] };
 
 const migrate = migrator(VERSION, MIGRATIONS);
 const toVersion3 = migrator(
@@ -49,14 +49,8 @@ function readAt(root: unknown, path: readonly PropertyKey[]): string {
   let value: unknown = root;
   for (const key of path)
     value = value !== null && typeof value === 'object' ? (value as Record<PropertyKey, unknown>)[key] : undefined;
-  const text = value === undefined ? 'nothing' : JSON.stringify(value);
-  return text.length > 60 ? `${text.slice(0, 57)}...` : text;
+  return brief(value);
 }
-
-const fail = (path: string, read: string, message: string): FileResult<never> => ({
-  ok: false,
-  issues: [{ path, read, message }],
-});
 
 const issueOf = (issue: Pick<z.ZodError['issues'][number], 'path' | 'message'>, root: unknown): FileIssue => ({
   path: pathText(issue.path),
@@ -97,12 +91,16 @@ function mislabelled(document: Readonly<Record<string, unknown>>, version: numbe
   if (!knew) return null;
   const { kind, workspace } = document;
   if (typeof kind === 'string' && !knew.kinds.includes(kind))
-    return fail('kind', JSON.stringify(kind), `Version ${version} has no such file: its version is not what it says.`);
+    return refusedAt(
+      'kind',
+      JSON.stringify(kind),
+      `Version ${version} has no such file: its version is not what it says.`,
+    );
   if (workspace === null || typeof workspace !== 'object') return null;
   const stray = Object.keys(workspace).find((key) => !knew.collections.includes(key));
   return stray === undefined
     ? null
-    : fail(
+    : refusedAt(
         pathText(['workspace', stray]),
         readAt(document, ['workspace', stray]),
         `Version ${version} has no such list: the version of the file is not what it says.`,
@@ -130,32 +128,35 @@ export function readDocument(written: string, onEntry?: (done: number) => void):
   // Some editors put a byte order mark before a text.
   const text = written.replace(/^\uFEFF/, '');
   if (text.length > LONGEST_TEXT)
-    return fail('', `${text.length} characters`, `A Zevrin file has at most ${LONGEST_TEXT} characters.`);
+    return refusedAt('', `${text.length} characters`, `A Zevrin file has at most ${LONGEST_TEXT} characters.`);
   let root: unknown;
   try {
     root = JSON.parse(text);
   } catch (error) {
-    return fail('', JSON.stringify(text.slice(0, 40)), notJson(error as Error, text));
+    return refusedAt('', JSON.stringify(text.slice(0, 40)), notJson(error as Error, text));
   }
   if (root === null || typeof root !== 'object' || Array.isArray(root)) {
-    return fail('', readAt(root, []), 'A Zevrin file is one JSON object.');
+    return refusedAt('', readAt(root, []), 'A Zevrin file is one JSON object.');
   }
+  // Before anything is looked at closely, or told of.
+  const large = outOfBounds(root);
+  if (large) return { ok: false, issues: [large], more: 0 };
+  const twice = keyTwice(text);
+  if (twice) return { ok: false, issues: [twice], more: 0 };
   const document = root as Record<string, unknown>;
   if (document.format !== FORMAT)
-    return fail('format', readAt(root, ['format']), `Not a Zevrin file: format must be "${FORMAT}".`);
+    return refusedAt('format', readAt(root, ['format']), `Not a Zevrin file: format must be "${FORMAT}".`);
   const { version } = document;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) {
-    return fail('version', readAt(root, ['version']), `The version must be a whole number from 1 to ${VERSION}.`);
+    return refusedAt('version', readAt(root, ['version']), `The version must be a whole number from 1 to ${VERSION}.`);
   }
   if (version > VERSION) {
-    return fail(
+    return refusedAt(
       'version',
       String(version),
       `This file was written by a newer Zevrin (version ${version}); this one reads up to version ${VERSION}. The file was not changed.`,
     );
   }
-  const large = outOfBounds(root);
-  if (large) return { ok: false, issues: [large] };
   const stray = mislabelled(document, version);
   if (stray) return stray;
   const third = version <= 3 ? toVersion3(document, version) : null;
@@ -164,17 +165,20 @@ export function readDocument(written: string, onEntry?: (done: number) => void):
     return {
       ok: false,
       issues: old.slice(0, MOST_ISSUES).map((issue) => issueOf({ ...issue, message: plainMessage(issue) }, third)),
+      more: Math.max(0, old.length - MOST_ISSUES),
     };
   const current = third ? migrate(third, 3) : migrate(document, version);
   const parsed = parseDocument(current, onEntry);
-  if (!parsed.ok) return { ok: false, issues: parsed.issues.map((issue) => issueOf(issue, current)) };
+  if (!parsed.ok)
+    return { ok: false, issues: parsed.issues.map((issue) => issueOf(issue, current)), more: parsed.more };
   const issues = ordersOf(parsed.document).flatMap(([path, sequence]) =>
     sequenceIssues(sequence).map((issue) => ({ ...issue, path: [...path, ...issue.path] })),
   );
   if (issues.length > 0) {
     return {
       ok: false,
-      issues: issues.map(({ path, message }) => ({ path: pathText(path), read: readAt(current, path), message })),
+      issues: issues.slice(0, MOST_ISSUES).map((issue) => issueOf(issue, current)),
+      more: Math.max(0, issues.length - MOST_ISSUES),
     };
   }
   return { ok: true, value: parsed.document };

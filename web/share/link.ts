@@ -1,5 +1,5 @@
 import { base32nopad } from '@scure/base';
-import { readDocument, writeSetup, type FileResult, type Document } from '@core/files';
+import { readDocument, refusedWhole, writeSetup, type FileResult, type Document } from '@core/files';
 import type { Setup } from '@core/rig';
 
 /*
@@ -38,16 +38,11 @@ export async function codeOf(setup: Setup): Promise<string> {
   return base32nopad.encode(await through(new TextEncoder().encode(text), new CompressionStream('gzip'), LONGEST_FILE));
 }
 
-const refused = (read: string, message: string): FileResult<Document> => ({
-  ok: false,
-  issues: [{ path: '', read, message }],
-});
-
 /** The document in a code; what is cut off, mistyped or no set-up is refused whole, as a file is. */
 export async function documentOf(code: string): Promise<FileResult<Document>> {
   const told = JSON.stringify(code.slice(0, 20)) + (code.length > 20 ? ` and ${code.length - 20} more characters` : '');
-  if (code === '') return refused('nothing', 'The link carries no set-up: what stands behind the # is missing.');
-  if (code.length > LONGEST_CODE) return refused(told, `A link carries at most ${LONGEST_CODE} characters.`);
+  if (code === '') return refusedWhole('nothing', 'The link carries no set-up: what stands behind the # is missing.');
+  if (code.length > LONGEST_CODE) return refusedWhole(told, `A link carries at most ${LONGEST_CODE} characters.`);
   try {
     const bytes = base32nopad.decode(code.toUpperCase());
     const text = new TextDecoder('utf-8', { fatal: true }).decode(
@@ -55,6 +50,6 @@ export async function documentOf(code: string): Promise<FileResult<Document>> {
     );
     return readDocument(text);
   } catch {
-    return refused(told, 'The link was cut off or changed on its way. Ask for it again, or for the file.');
+    return refusedWhole(told, 'The link was cut off or changed on its way. Ask for it again, or for the file.');
   }
 }

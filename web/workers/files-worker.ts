@@ -1,6 +1,8 @@
 import { expose } from 'comlink';
 import {
   COLLECTIONS,
+  decodeText,
+  LARGEST_FILE,
   readDocument,
   writeWorkspace,
   type Collection,
@@ -15,7 +17,7 @@ import { paced } from './paced';
 export type Counts = Readonly<Record<Collection, number>>;
 /** What a file holds. A workspace stays in the worker until it is stored from there. */
 export type Read =
-  | { readonly kind: 'refused'; readonly issues: readonly FileIssue[] }
+  | { readonly kind: 'refused'; readonly issues: readonly FileIssue[]; readonly more: number }
   | { readonly kind: 'workspace'; readonly counts: Counts }
   | { readonly kind: 'setup'; readonly setup: Setup }
   | { readonly kind: 'sequence'; readonly sequence: Sequence };
@@ -26,8 +28,10 @@ const api = {
   /** Reads and checks a file; `onEntry` hears how many entries are checked. Ended from outside by terminating the worker. */
   async read(file: Blob, onEntry: (done: number) => unknown): Promise<Read> {
     held = null;
-    const result = readDocument(await file.text(), paced(onEntry));
-    if (!result.ok) return { kind: 'refused', issues: result.issues };
+    // One byte more than may be shows that it is too large; the rest need not be read.
+    const text = decodeText(new Uint8Array(await file.slice(0, LARGEST_FILE + 1).arrayBuffer()));
+    const result = text.ok ? readDocument(text.value, paced(onEntry)) : text;
+    if (!result.ok) return { kind: 'refused', issues: result.issues, more: result.more };
     const document = result.value;
     if (document.kind === 'setup') return { kind: 'setup', setup: document.setup };
     if (document.kind === 'sequence') return { kind: 'sequence', sequence: document.sequence };

@@ -108,7 +108,7 @@ describe('reading a file', () => {
     give('second.json');
     late[1]!({ kind: 'setup', setup: rappelDouble });
     expect(await screen.findByText(/holds one set-up/)).toBeTruthy();
-    late[0]!({ kind: 'refused', issues: [{ path: 'x', read: 'y', message: 'z' }] });
+    late[0]!({ kind: 'refused', issues: [{ path: 'x', read: 'y', message: 'z' }], more: 0 });
     await Promise.resolve();
     expect(screen.queryByText(/was not read in/)).toBeNull();
   });
@@ -119,12 +119,12 @@ describe('reading a file', () => {
       read: '5',
       message: 'A text is needed here.',
     }));
-    worker.read = () => Promise.resolve({ kind: 'refused', issues } satisfies Read);
+    worker.read = () => Promise.resolve({ kind: 'refused', issues, more: 30 } satisfies Read);
     show();
     give();
     const alert = await screen.findByRole('alert');
     expect(alert.textContent).toContain('setup.x0: A text is needed here. Read: 5');
-    expect(alert.textContent).toContain('and 2 more.');
+    expect(alert.textContent).toContain('and 32 more.');
   });
 
   it('a worker that falls over says so', async () => {

@@ -204,7 +204,7 @@ export function FilesPage() {
             <strong>{reading.file}</strong> could not be read: {reading.message}. Nothing here has changed.
           </p>
         )}
-        {reading.kind === 'refused' && <Refusal file={reading.file} issues={reading.issues} />}
+        {reading.kind === 'refused' && <Refusal file={reading.file} issues={reading.issues} more={reading.more} />}
         {reading.kind === 'workspace' && (
           <div className="rounded-lg bg-untested-wash p-4 text-untested">
             <p>

@@ -1,7 +1,7 @@
 import type { FileIssue } from '@core/files';
 
 /** What was not read in, and why, with the path of each fault. */
-export function Refusal({ file, issues }: { file: string; issues: readonly FileIssue[] }) {
+export function Refusal({ file, issues, more }: { file: string; issues: readonly FileIssue[]; more: number }) {
   const shown = issues.slice(0, 5);
   return (
     <div role="alert" className="rounded-lg bg-stop-wash p-4 text-stop">
@@ -16,7 +16,7 @@ export function Refusal({ file, issues }: { file: string; issues: readonly FileI
           </li>
         ))}
       </ul>
-      {issues.length > shown.length && <p className="mt-2">and {issues.length - shown.length} more.</p>}
+      {issues.length + more > shown.length && <p className="mt-2">and {issues.length + more - shown.length} more.</p>}
     </div>
   );
 }

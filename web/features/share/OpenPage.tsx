@@ -17,7 +17,7 @@ import { verdictSentence } from '../setups/VerdictBanner';
 
 type Read =
   | { readonly kind: 'reading' }
-  | { readonly kind: 'refused'; readonly issues: readonly FileIssue[] }
+  | { readonly kind: 'refused'; readonly issues: readonly FileIssue[]; readonly more: number }
   | { readonly kind: 'setup'; readonly setup: Setup };
 
 /** A set-up that came in a link: looked at first, and taken as a copy when its reader wants it. */
@@ -34,12 +34,13 @@ export function OpenPage() {
       if (gone) return;
       setRead(
         !result.ok
-          ? { kind: 'refused', issues: result.issues }
+          ? { kind: 'refused', issues: result.issues, more: result.more }
           : result.value.kind === 'setup'
             ? { kind: 'setup', setup: result.value.setup }
             : {
                 kind: 'refused',
                 issues: [{ path: 'kind', read: result.value.kind, message: 'A link carries one set-up.' }],
+                more: 0,
               },
       );
     });
@@ -65,7 +66,7 @@ export function OpenPage() {
       {read.kind === 'reading' && <p className="mt-3">Reading …</p>}
       {read.kind === 'refused' && (
         <div className="mt-3">
-          <Refusal file="The link" issues={read.issues} />
+          <Refusal file="The link" issues={read.issues} more={read.more} />
         </div>
       )}
       {read.kind === 'setup' && <Offered setup={read.setup} onTake={() => take(read.setup)} />}
