@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { METRIC, renderFinding } from '../finding/index.ts';
 import { indexOf, slipOf, type Setup } from '../rig/index.ts';
-import { oneSpring, springsOf } from '../gear/index.ts';
+import { springsOf } from '../gear/index.ts';
 import { club, SETUPS } from '../samples/index.ts';
 import { exactly, interval } from '../units/index.ts';
 import {
@@ -26,37 +26,8 @@ import {
   type FallQuestion,
   type Scenario,
 } from './index.ts';
+import { QUESTION, SCENARIO, sureRope } from './scenario.test-help.ts';
 
-const QUESTION: FallQuestion = {
-  from: 'ground',
-  clipped: 'pieces',
-  tetherM: 0.5,
-  climberM: 10,
-  lastPieceM: 8,
-  firstPieceM: 3,
-  secondPieceM: 5,
-  slackM: 0.5,
-  besideM: 1,
-  ledgeM: 0,
-  step: 'stands',
-};
-/** k 24.1 kN, known for sure. */
-const sureRope = { soft: oneSpring(24_100), best: oneSpring(24_100), hard: oneSpring(24_100) };
-const SCENARIO: Scenario = {
-  question: QUESTION,
-  climberKg: 80,
-  belayerKg: 75,
-  belayer: 'free',
-  deviceOn: 'harness',
-  springs: springsOf(club.longRope),
-  slipKn: interval(0.7, 1.5, 3),
-  slipPastKn: interval(0.3, 0.5, 0.8),
-  handN: interval(150, 230, 330),
-  ratio: interval(1.5, 1.8, 2.5),
-  led: true,
-  piecesM: [],
-  reachM: 0.6,
-};
 const runsOf = (s: Scenario) => catchRuns(s, 400, 7);
 const found = (s: Scenario) => Object.fromEntries(catchFindings(s, runsOf(s)).map((f) => [f.code, f.severity]));
 const asking = (patch: Partial<FallQuestion>, more: Partial<Scenario> = {}): Scenario => ({
