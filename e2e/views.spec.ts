@@ -53,6 +53,14 @@ test('the page of a deep link that does not exist says so', async ({ page }) => 
   await expect(page.getByRole('heading', { name: 'This set-up is not here' })).toBeVisible();
 });
 
+test('a stroke too many in an address leads to the place that was meant', async ({ page, baseURL }) => {
+  for (const address of ['//demo/setups', '/\\demo/setups', '/demo//setups', '//demo///setups?x=1']) {
+    await page.goto(`${baseURL}${address}`);
+    await expect(page.getByRole('heading', { name: 'Set-ups', level: 1 })).toBeVisible();
+    expect(new URL(page.url()).pathname).toBe('/demo/setups');
+  }
+});
+
 // A very small phone, and a desk at 200 %: 1280x800 is then 640x400 for the page.
 for (const [width, height] of [
   [320, 568],

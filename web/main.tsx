@@ -1,3 +1,4 @@
+import './app/address';
 import { startTransition, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { setNonce } from 'get-nonce';

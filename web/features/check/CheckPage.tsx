@@ -29,7 +29,12 @@ export function CheckPage() {
   const { checkId } = useParams();
   const { name } = usePlace();
   const record = useWorkspace().checks.find((c) => c.id === checkId);
-  if (!record) return <NotFound what="This check" />;
+  if (!record)
+    return (
+      <main>
+        <NotFound what="This check" />
+      </main>
+    );
   if (record.outcome !== 'running') return <Navigate to={`/${name}/log/${record.id}`} replace />;
   return <RunningCheck record={record} />;
 }

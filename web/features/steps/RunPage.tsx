@@ -22,7 +22,12 @@ export function RunPage() {
   const { name } = usePlace();
   const sequence = useWorkspace().sequences.find((s) => s.id === sequenceId);
   const ready = useMemo(() => sequence && orderVerdict(sequence, walk(sequence)).severity === 'clear', [sequence]);
-  if (!sequence) return <NotFound what="This order" />;
+  if (!sequence)
+    return (
+      <main>
+        <NotFound what="This order" />
+      </main>
+    );
   if (!ready) return <Navigate to={`/${name}/steps/${sequence.id}`} replace />;
   return <Run sequence={sequence} />;
 }
