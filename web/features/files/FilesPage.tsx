@@ -22,6 +22,7 @@ import { clearDrafts } from '../../ui/draft';
 import { useToast } from '../../ui/Toasts';
 import { hireForFiles } from '../../workers/files';
 import type { Counts, Read } from '../../workers/files-worker';
+import { named } from '../../ui/named';
 
 const WORDS: Readonly<Record<keyof Workspace, readonly [string, string]>> = {
   items: ['item of gear', 'items of gear'],
@@ -130,18 +131,14 @@ export function FilesPage() {
   };
   const takeSetup = (setup: Setup) => {
     const known = data.setups.some((s) => s.id === setup.id);
-    dispatch(
-      edited(addSetup(known ? { ...setup, id: nanoid(), name: `${setup.name.slice(0, 70)} (read in)` } : setup)),
-    );
+    dispatch(edited(addSetup(known ? { ...setup, id: nanoid(), name: named(setup.name, ' (read in)') } : setup)));
     leaveFile();
     say('The set-up is added.');
   };
   const takeSequence = (sequence: Sequence) => {
     const known = data.sequences.some((s) => s.id === sequence.id);
     dispatch(
-      edited(
-        addSequence(known ? { ...sequence, id: nanoid(), name: `${sequence.name.slice(0, 70)} (read in)` } : sequence),
-      ),
+      edited(addSequence(known ? { ...sequence, id: nanoid(), name: named(sequence.name, ' (read in)') } : sequence)),
     );
     leaveFile();
     say('The order of steps is added.');

@@ -18,6 +18,7 @@ import { combinationName } from '../rig/CombinationRow';
 import { useSearch } from '../rig/useSearch';
 import { heightSchema, useQuestion, weatherSchema } from './useQuestion';
 import { useWords } from '../../app/preferences';
+import { named } from '../../ui/named';
 
 /** Job, people, site and ropes in; ranked complete combinations from the locker out. */
 export function PlanPage() {
@@ -44,7 +45,7 @@ export function PlanPage() {
   const onTake = ({ picks }: Combination) => {
     const now = new Date().toISOString();
     const title = combinationName(combined(open, picks, items, wayTests));
-    const own = { id: nanoid(), name: `${inWords(template.label)}: ${title}`.slice(0, 80), createdAt: now };
+    const own = { id: nanoid(), name: named(`${inWords(template.label)}: ${title}`), createdAt: now };
     dispatch(edited(addSetup({ ...take(open, picks, items, wayTests, now), ...own })));
     void navigate(`/${place}/setups/${own.id}`);
   };

@@ -9,6 +9,7 @@ import { useAppDispatch } from '../../store/hooks';
 import { edited } from '../../store/workspace-slice';
 import { downloadText } from '../../ui/download';
 import { useUndoable } from '../../ui/useUndoable';
+import { named } from '../../ui/named';
 
 /** What can be done with the set-up as a whole; with words on a phone, where they stand at the end. */
 export function SetupActions({ setup, words }: { setup: Setup; words: boolean }) {
@@ -21,7 +22,7 @@ export function SetupActions({ setup, words }: { setup: Setup; words: boolean })
     const twin: Setup = {
       ...setup,
       id: nanoid(),
-      name: `${setup.name.slice(0, 72)} (copy)`,
+      name: named(setup.name, ' (copy)'),
       createdAt: now,
       updatedAt: now,
     };

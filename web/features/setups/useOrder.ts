@@ -7,6 +7,7 @@ import { usePlace } from '../../app/place';
 import { addSequence } from '../../store/sequence-edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited } from '../../store/workspace-slice';
+import { named } from '../../ui/named';
 
 /** An order of steps that belongs to a set-up. */
 export interface Order {
@@ -21,7 +22,7 @@ export function useOrders(setup: Setup): readonly Order[] {
   const { name: place } = usePlace();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const name = `Steps: ${setup.name}`.slice(0, 80);
+  const name = named(`Steps: ${setup.name}`);
   return ordersOf(setup).map((shipped) => ({
     title: PROCEDURES[shipped.procedure].title,
     go: () => {

@@ -1,6 +1,7 @@
 import { fieldsOf, wellRigged, type Setup } from '@core/rig';
 import { slotsOf } from '@core/parts';
 import type { Workspace } from '@core/files';
+import { named } from '../../ui/named';
 
 /** The work order, in the words that are used everywhere. */
 export const STAGES = {
@@ -49,7 +50,7 @@ export function wayThrough(
     .sort()
     .at(-1);
   const logged = checked !== undefined && uses.some((u) => u.setupId === setup.id && u.at >= checked);
-  const running = sequences.some((s) => s.name === `Steps: ${setup.name}`.slice(0, 80) && s.at !== null);
+  const running = sequences.some((s) => s.name === named(`Steps: ${setup.name}`) && s.at !== null);
   const done = new Set<Stage>([
     ...(missing === 0 ? (['take'] as const) : []),
     ...(missing === 0 && unsaid === 0 && stops === 0 ? (['rig'] as const) : []),

@@ -14,6 +14,7 @@ import { edited } from '../../store/workspace-slice';
 import { SeverityMark } from '../../ui/SeverityMark';
 import { Refusal } from '../files/Refusal';
 import { verdictSentence } from '../setups/VerdictBanner';
+import { named } from '../../ui/named';
 
 type Read =
   | { readonly kind: 'reading' }
@@ -53,7 +54,7 @@ export function OpenPage() {
     const copy: Setup = {
       ...setup,
       id: nanoid(),
-      name: `${setup.name.slice(0, 68)} (shared)`,
+      name: named(setup.name, ' (shared)'),
       createdAt: now,
       updatedAt: now,
     };
