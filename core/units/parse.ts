@@ -51,7 +51,7 @@ export function allowedUnits(quantity: Quantity): string {
 /**
  * Reads a length, mass, force or ratio typed by a person, in any unit of that quantity: "9.5", "9,5 mm", "3/8 in",
  * "1 1/2 in", "5 ft 6 in", "185 lb". A bare number takes the preferred unit of `system`; a bare fraction of a diameter is
- * inches, since nobody writes 3/8 mm.
+ * inches where those are the units, and asked about where they are not.
  * @returns the value in the unit in which the core keeps the quantity, or why the text was refused. Never throws.
  */
 export function parseQuantity(text: string, options: ParseOptions): ParseResult {
@@ -80,6 +80,8 @@ export function parseQuantity(text: string, options: ParseOptions): ParseResult 
       if (!found) return fail('unknown-unit');
       unit = found;
     } else if (options.quantity === 'diameterMm' && isFraction(fraction ?? mixedFraction ?? '')) {
+      // With inches it can be nothing else; who thinks in millimetres may have meant half of one.
+      if (options.system === 'metric') return fail('unknown-unit', `“${text.trim()} in”, or a number in mm`);
       unit = findUnit('diameterMm', 'in')!;
     } else if (terms > 0) {
       return fail('unknown-unit');

@@ -24,7 +24,7 @@ describe('parseQuantity', () => {
     ['9.5', 'diameterMm', 'metric', 9.5],
     ['9,5 mm', 'diameterMm', 'imperial', 9.5],
     ['3/8 in', 'diameterMm', 'metric', 9.525],
-    ['3/8', 'diameterMm', 'metric', 9.525],
+    ['3/8', 'diameterMm', 'imperial', 9.525],
     ['⅜"', 'diameterMm', 'metric', 9.525],
     ['7/16 in', 'diameterMm', 'metric', 11.1125],
     ['1 1/2 in', 'lengthMm', 'metric', 38.1],
@@ -62,6 +62,17 @@ describe('parseQuantity', () => {
     const inches = parseQuantity('4 in', { quantity: 'diameterMm', system: 'imperial', min: 5.08, max: 16 });
     expect(inches).toMatchObject({ issue: { allowed: '0.2 in to 0.6299 in' } });
   });
+  it.each(['½', '3/8', '1 1/2'])(
+    'asks whether "%s" of a diameter is inches where millimetres are the units',
+    (text) => {
+      const read = (typed: string) => parseQuantity(typed, { quantity: 'diameterMm', system: 'metric' });
+      expect(read(text)).toEqual({
+        ok: false,
+        issue: { reason: 'unknown-unit', read: text, allowed: `“${text} in”, or a number in mm` },
+      });
+      expect(read(`${text} in`).ok).toBe(true);
+    },
+  );
 
   it('round-trips what it prints, within half of the last printed digit or a fraction of an inch', () => {
     const quantities = Object.keys(QUANTITIES) as Quantity[];
