@@ -87,9 +87,15 @@ describe('a line tied at the base', () => {
   it('is long enough, may not reach or does not; tied at the top it is not asked', () => {
     const needM = tied('base', 10)!.numbers.find((n) => n.key === 'need')!.value.best;
     expect(tied('base', needM + 10)).toBeUndefined();
-    expect(tied('base', needM - 10)).toMatchObject({ severity: 'stop', says: expect.stringMatching(/does not reach/) as string });
+    expect(tied('base', needM - 10)).toMatchObject({
+      severity: 'stop',
+      says: expect.stringMatching(/does not reach/) as string,
+    });
     // Not measured it may be that long, or not.
-    expect(tied('base', needM, null)).toMatchObject({ severity: 'mind', says: expect.stringMatching(/may not reach/) as string });
+    expect(tied('base', needM, null)).toMatchObject({
+      severity: 'mind',
+      says: expect.stringMatching(/may not reach/) as string,
+    });
     expect(tied('unknown', needM - 10)?.severity).toBe('untested');
     expect(tied('top', needM - 10)).toBeUndefined();
   });
