@@ -6,7 +6,7 @@ import { callsItems } from './calls-items.ts';
 import type { CheckItem } from './check-item.ts';
 import { withConsequences } from './consequences.ts';
 import { openFinding } from './open-items.ts';
-import { kindOf } from './item.ts';
+import { kindOf, type ItemKind } from './item.ts';
 import { endItems, lineItems } from './line-items.ts';
 import { peopleItems } from './people-items.ts';
 import { rescueItems } from './rescue-items.ts';
@@ -38,6 +38,24 @@ const ASKED_ANYWAY: ReadonlySet<FindingCode> = new Set<FindingCode>([
   // What is in doubt about a single point is asked where the doubt is.
   'hold.single-point',
 ]);
+
+/** What no check leaves out, since the first version of the files: a kind is added here only together with a version that knows of it. */
+const NEVER_LEFT_OUT: ReadonlySet<ItemKind | undefined> = new Set<ItemKind>([
+  'harness',
+  'tie-in',
+  'anchor',
+  'rope-ends',
+  'device-strands',
+  'device-connector',
+  'hitch-wraps',
+]);
+/** Every item that a check of this set-up has whatever the assessment says: who hangs, by which knot or device, its gate, and on what. */
+export function neverLeftOut(setup: Setup): CheckItem[] {
+  const ctx = contextOf(setup);
+  return [peopleItems, lineItems, endItems, attachmentItems]
+    .flatMap((itemsOf) => itemsOf(ctx))
+    .filter((i) => NEVER_LEFT_OUT.has(kindOf(i)));
+}
 
 /**
  * The check before use, made from this set-up: one item per part that is there, in the order of what goes wrong most (harness,

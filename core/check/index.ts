@@ -1,4 +1,4 @@
-export { buildCheck } from './build-check.ts';
+export { buildCheck, neverLeftOut } from './build-check.ts';
 export { ordersOf, sequenceOf } from './consequences.ts';
 export { answersInOrder, checkItemSchema, mayBeAccepted, type CheckItem } from './check-item.ts';
 export { kindOf } from './item.ts';

@@ -311,7 +311,10 @@ describe('a file that is too large or too deep', () => {
 });
 
 describe('a file that contradicts itself', () => {
-  const check = () => small().checks[0]!;
+  const AT = '2026-01-01T00:00:00.000Z';
+  const at = (minute: number) => `2026-01-01T00:${String(minute).padStart(2, '0')}:00.000Z`;
+  const items = buildCheck(rappelDouble, assess(rappelDouble).findings);
+  const check = () => ({ ...small().checks[0]!, items });
   const refusal = (changed: object, version = VERSION) => {
     const file = JSON.parse(writeWorkspace({ ...emptyWorkspace(), checks: [{ ...check(), ...changed }] })) as object;
     const result = readDocument(JSON.stringify({ ...file, version }));
@@ -319,32 +322,92 @@ describe('a file that contradicts itself', () => {
   };
   const saw = (n: number, answer: string, asExpected: boolean) => ({
     type: 'saw' as const,
-    itemId: check().items[n]!.id,
+    itemId: items[n]!.id,
     who: 'climber' as const,
     answer,
     asExpected,
-    at: '2026-01-01T00:00:00.000Z',
+    at: AT,
   });
-  const ended = { mode: 'alone' as const, outcome: 'complete' as const, endedAt: '2026-01-01T00:00:00.000Z' };
-  const right = (n: number) => saw(n, check().items[n]!.expected, true);
+  const ended = { mode: 'alone' as const, outcome: 'complete' as const, endedAt: AT };
+  const right = (n: number) => saw(n, items[n]!.expected, true);
+  const wrong = (n: number) => saw(n, items[n]!.others[0]!, false);
+  const all = items.map((_, n) => right(n));
+  const but = (n: number, ...events: object[]) => all.flatMap((event, i) => (i === n ? events : [event]));
 
   it('a check that is complete by its own answers is read', () => {
-    expect(refusal({ ...ended, events: [right(0), right(1)] })).toEqual([]);
+    expect(refusal({ ...ended, events: all })).toEqual([]);
+    const fixed = { type: 'fixed', itemId: items[1]!.id, note: 'pulled up', at: AT };
+    expect(refusal({ ...ended, events: but(1, wrong(1), fixed, right(1)) })).toEqual([]);
+  });
+  it('a complete check with fewer items than its set-up asks for', () => {
+    const gate = items.findIndex((i) => i.id === 'device-connector');
+    const shown = refusal({ ...ended, items: items.filter((_, n) => n !== gate), events: but(gate) });
+    expect(shown).toEqual([
+      `workspace.checks[0].items: the check is said to be complete, and of what its set-up asks for there was not looked at “${items[gate]!.title}”`,
+    ]);
+    expect(refusal({ ...ended, items: items.slice(0, 1), events: all.slice(0, 1) })[0]).toMatch(/“.*” and \d+ more$/);
+    // What is under way or was broken off says nothing of the rest.
+    expect(refusal({ ...ended, outcome: 'abandoned', items: items.slice(0, 1), events: [] })).toEqual([]);
+  });
+  it('a repair of what never failed, and a failure that nobody repaired', () => {
+    const fixed = { type: 'fixed', itemId: items[1]!.id, note: 'pulled up', at: AT };
+    expect(refusal({ ...ended, events: [...all, fixed] })[0]).toBe(
+      `workspace.checks[0].events[${all.length}]: put right, and nothing had failed here`,
+    );
+    expect(refusal({ ...ended, events: but(1, wrong(1), fixed, fixed, right(1)) })[0]).toContain(
+      'events[3]: put right',
+    );
+    expect(refusal({ ...ended, events: but(1, wrong(1), right(1)) })).toEqual([
+      'workspace.checks[0].items[1]: the check is said to be complete, and this item is failed',
+    ]);
+  });
+  it('times that cannot be', () => {
+    expect(refusal({ ...ended, startedAt: at(5), endedAt: at(4) })[0]).toBe(
+      'workspace.checks[0].endedAt: the check ended before it began',
+    );
+    expect(refusal({ startedAt: at(5), events: [right(0)] })).toEqual([
+      'workspace.checks[0].events[0].at: before the check began',
+    ]);
+    const late = { ...right(0), at: at(9) };
+    expect(refusal({ ...ended, endedAt: at(8), events: but(0, late) })[0]).toBe(
+      'workspace.checks[0].events[0].at: after the check had ended',
+    );
+    expect(refusal({ startedAt: '2999-01-01T00:00:00.000Z' })).toEqual([
+      'workspace.checks[0].startedAt: A day in the years 1970 to 2099 is needed here.',
+    ]);
+    // A phone whose clock was never set.
+    expect(refusal({ startedAt: '1970-01-01T00:00:07.000Z', events: [right(0)] })).toEqual([]);
+  });
+  it('practice of the hands that ended before a fall in it', () => {
+    const training = {
+      ...{ id: 't', at: AT, person: null, belay: 'leader', device: 'tube', hand: 'right', pace: 'timed', seed: 1 },
+      ...{ lastedS: 20, offBrakeS: 20, aboveLineS: 0, mostSlackM: 1 },
+      falls: [{ atS: 20, reactionS: null, fallenM: 1, slidM: 0, palmJ: 0, ended: 'held' }],
+    };
+    const shown = (changed: object) => {
+      const file = { format: 'zevrin', version: VERSION, kind: 'workspace' };
+      const workspace = { ...emptyWorkspace(), trainings: [{ ...training, ...changed }] };
+      const result = readDocument(JSON.stringify({ ...file, workspace }));
+      return result.ok ? [] : result.issues.map(({ path }) => path);
+    };
+    expect(shown({})).toEqual([]);
+    expect(shown({ lastedS: 19, aboveLineS: 21 })).toEqual(
+      ['offBrakeS', 'aboveLineS', 'falls[0].atS'].map((path) => `workspace.trainings[0].${path}`),
+    );
   });
   it('a complete check with items that nobody saw', () => {
-    expect(refusal({ ...ended, events: [right(0)] })).toEqual([
+    expect(refusal({ ...ended, events: but(1) })).toEqual([
       'workspace.checks[0].items[1]: the check is said to be complete, and this item is not closed',
     ]);
   });
   it('a complete check with an item that failed', () => {
-    const failed = saw(1, check().items[1]!.others[0]!, false);
-    expect(refusal({ ...ended, events: [right(0), failed] })[0]).toContain('this item is failed');
+    expect(refusal({ ...ended, events: but(1, wrong(1)) })[0]).toContain('this item is failed');
   });
   it('a complete check face to face that only one of the two answered', () => {
-    expect(refusal({ ...ended, mode: 'face-to-face', events: [right(0), right(1)] })).toHaveLength(2);
+    expect(refusal({ ...ended, mode: 'face-to-face', events: all })).toHaveLength(items.length);
   });
   it('an answer that is said to be the expected one and is not, and the other way round', () => {
-    const { others, expected } = check().items[0]!;
+    const { others, expected } = items[0]!;
     expect(refusal({ events: [saw(0, others[0]!, true)] })[0]).toContain('events[0].asExpected');
     expect(refusal({ events: [saw(0, expected, false)] })[0]).toContain('events[0].asExpected');
   });
@@ -352,7 +415,7 @@ describe('a file that contradicts itself', () => {
     expect(refusal({ events: [saw(0, 'something else', false)] })[0]).toContain('events[0].answer');
   });
   it('an item that stands twice', () => {
-    const [first] = check().items;
+    const [first] = items;
     expect(refusal({ items: [first, first] })).toEqual([
       `workspace.checks[0].items[1].id: the item "${first!.id}" stands twice`,
     ]);

@@ -1,7 +1,6 @@
 import type { z } from 'zod';
 import { COLLECTIONS } from './collections.ts';
 import { documentSchema, duplicateIds, shellSchema, workspaceSchema, type Document } from './documents.ts';
-import { plainMessage } from './plain.ts';
 
 type Issue = Pick<z.ZodError['issues'][number], 'path' | 'message'>;
 type Parsed =
@@ -11,11 +10,9 @@ type Parsed =
 /** Enough to see what is wrong; a file with more is wrong everywhere. */
 export const MOST_ISSUES = 100;
 
-const plain = (issues: z.ZodError['issues']): Issue[] =>
-  issues.slice(0, MOST_ISSUES).map((issue) => ({ path: issue.path, message: plainMessage(issue) }));
 const refused = ({ issues }: Pick<z.ZodError, 'issues'>): Parsed => ({
   ok: false,
-  issues: plain(issues),
+  issues: issues.slice(0, MOST_ISSUES),
   more: Math.max(0, issues.length - MOST_ISSUES),
 });
 
@@ -47,7 +44,7 @@ export function parseDocument(
       }
       wrong += parsed.error.issues.length;
       if (issues.length < MOST_ISSUES)
-        for (const { message, path } of plain(parsed.error.issues))
+        for (const { message, path } of parsed.error.issues.slice(0, MOST_ISSUES))
           issues.push({ message, path: ['workspace', collection, i, ...path] });
     }
     return [collection, read] as const;

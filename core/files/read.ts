@@ -1,13 +1,12 @@
 import type { z } from 'zod';
 import { sequenceIssues, type Sequence } from '../sequence/index.ts';
 import { outOfBounds, LONGEST_TEXT } from './bounds.ts';
-import { brief } from './brief.ts';
+import { brief } from '../gear/index.ts';
 import { FORMAT, VERSION, type Document } from './documents.ts';
 import { pathText, type FileIssue } from './issue.ts';
 import { migrator } from './migrate.ts';
 import { MIGRATIONS } from './migrations.ts';
 import { MOST_ISSUES, parseDocument } from './parse.ts';
-import { plainMessage } from './plain.ts';
 import { refusedAt, type FileResult } from './result.ts';
 import { keyTwice } from './twice.ts';
 import { choice3Schema } from './v3/choice.ts';
@@ -164,7 +163,7 @@ export function readDocument(written: string, onEntry?: (done: number) => void):
   if (old.length > 0)
     return {
       ok: false,
-      issues: old.slice(0, MOST_ISSUES).map((issue) => issueOf({ ...issue, message: plainMessage(issue) }, third)),
+      issues: old.slice(0, MOST_ISSUES).map((issue) => issueOf(issue, third)),
       more: Math.max(0, old.length - MOST_ISSUES),
     };
   const current = third ? migrate(third, 3) : migrate(document, version);

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import './plain.ts';
 import { QUANTITIES, type Quantity } from '../units/index.ts';
 
 /** What a form needs to know of a field beside its schema. Kept with the schema, so that there is one truth for both. */
@@ -76,5 +77,7 @@ export const idSchema = z
   .max(64)
   .regex(/^[\w-]+$/, 'Letters, digits, - and _: it stands in addresses.')
   .refine((id) => id !== 'new', '"new" is the address of what is not there yet.');
-/** An instant, ISO 8601 in UTC. */
-export const instantSchema = z.iso.datetime();
+/** An instant, ISO 8601 in UTC. A clock that was never set says 1970; none says 2100. */
+export const instantSchema = z.iso
+  .datetime()
+  .refine((at) => at >= '1970' && at < '2100', 'A day in the years 1970 to 2099 is needed here.');

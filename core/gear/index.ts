@@ -1,3 +1,4 @@
+export { brief } from './brief.ts';
 export {
   BENCH_RESULTS,
   benchTestSchema,

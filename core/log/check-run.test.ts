@@ -94,6 +94,21 @@ describe('a check', () => {
     expect(checkRecordSchema.safeParse(ended).success).toBe(true);
   });
 
+  it('a clock that is set back meanwhile makes no answer older than the one before it, and the record stays one that can be read', () => {
+    const back = '2026-05-01T09:00:00.000Z';
+    const first = withEvent(
+      start('alone'),
+      sawEvent(items[0]!, 'climber', items[0]!.others[0]!, '2026-05-01T10:05:00.000Z'),
+    );
+    const fixed = putRight(first, items[0]!, 'closed', back);
+    expect(fixed.events.map((e) => e.at)).toEqual(
+      first.events.map((e) => e.at).concat(fixed.events.slice(1).map(() => first.events[0]!.at)),
+    );
+    const ended = endCheck(fixed, 'abandoned', back);
+    expect(ended.endedAt).toBe('2026-05-01T10:05:00.000Z');
+    expect(checkRecordSchema.safeParse(ended).success).toBe(true);
+  });
+
   it('never completes with a failed or unseen item, whatever happened in whatever order', () => {
     const event = fc.record({
       index: fc.nat({ max: items.length - 1 }),

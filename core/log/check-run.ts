@@ -1,7 +1,7 @@
 import { againAfter, type CheckItem } from '../check/index.ts';
 import type { CheckEvent, Who } from './events.ts';
 import { itemStatus } from './item-status.ts';
-import type { CheckRecord } from './records.ts';
+import type { CheckRecord } from './check-record.ts';
 
 /** The item to stand before: the first that is not done, or null when all are. */
 export const nextItem = (record: Pick<CheckRecord, 'mode' | 'events' | 'items'>): CheckItem | null =>
@@ -17,9 +17,17 @@ export const sawEvent = (item: CheckItem, who: Who, answer: string, at: string):
   at,
 });
 
+/** `at`, or when the record last heard something: a clock that is set back during a check makes no answer older than the one before it. */
+const notBefore = ({ events, startedAt }: CheckRecord, at: string): string => {
+  const last = events.at(-1)?.at ?? startedAt;
+  return Date.parse(at) < Date.parse(last) ? last : at;
+};
+
 /** Adds an event to a running check; a check that has ended stays as it is. */
 export const withEvent = (record: CheckRecord, event: CheckEvent): CheckRecord =>
-  record.outcome === 'running' ? { ...record, events: [...record.events, event] } : record;
+  record.outcome === 'running'
+    ? { ...record, events: [...record.events, { ...event, at: notBefore(record, event.at) }] }
+    : record;
 
 /**
  * Something was put right: its item opens again, and with it what belongs to the same system and was already answered by anybody. What failed
@@ -36,7 +44,7 @@ export function putRight(record: CheckRecord, item: CheckItem, note: string, at:
 /** Ends a check: complete only when every item is done, otherwise the record is returned as it was. */
 export function endCheck(record: CheckRecord, outcome: 'complete' | 'abandoned', at: string): CheckRecord {
   if (record.outcome !== 'running' || (outcome === 'complete' && nextItem(record) !== null)) return record;
-  return { ...record, outcome, endedAt: at };
+  return { ...record, outcome, endedAt: notBefore(record, at) };
 }
 
 /** Names of the two who check each other: who hangs first, and who belays, follows or comes along. null: nobody is chosen. */

@@ -2,11 +2,5 @@ export { checkers, endCheck, nextItem, putRight, sawEvent, withEvent } from './c
 export { checkEventSchema, WHO, type CheckEvent, type Who } from './events.ts';
 export { confirmers, itemStatus, type ItemState, type ItemStatus } from './item-status.ts';
 export { quickAnswers } from './pace.ts';
-export {
-  checkRecordSchema,
-  trainingSchema,
-  usageSchema,
-  type CheckRecord,
-  type TrainingRecord,
-  type UseRecord,
-} from './records.ts';
+export { checkRecordSchema, type CheckRecord } from './check-record.ts';
+export { trainingSchema, usageSchema, type TrainingRecord, type UseRecord } from './records.ts';

@@ -1,7 +1,8 @@
 import { nanoid } from '@reduxjs/toolkit';
 import { format, isValid, parse } from 'date-fns';
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { instantSchema } from '@core/gear';
 import { usageSchema, type UseRecord } from '@core/log';
 import { NotFound } from '../../app/NotFound';
 import { useTitle } from '../../app/useTitle';
@@ -14,6 +15,10 @@ import { useToast } from '../../ui/Toasts';
 import { useSchemaForm } from '../../ui/useSchemaForm';
 
 const LOCAL = "yyyy-MM-dd'T'HH:mm";
+/** What is written down here has been. */
+const useSchema = usageSchema.extend({
+  at: instantSchema.refine((at) => Date.parse(at) <= Date.now() + 60_000, 'This is still to come: when was it?'),
+});
 
 /** Writes a use into the log: when, with what, who, how it went. */
 export function UsePage() {
@@ -41,7 +46,7 @@ function UseForm() {
     note: '',
   }));
   const form = useSchemaForm({
-    schema: usageSchema,
+    schema: useSchema,
     draftKey: `${name}/use/${about?.id ?? 'new'}`,
     now: start,
     onValid: (value) => {
@@ -51,6 +56,8 @@ function UseForm() {
     },
   });
   const { shape } = usageSchema;
+  const aboutAt = useId();
+  const wrongAt = form.errorAt('at');
   const chosen = form.values.people as string[];
   const names = [...new Set([...people.map((p) => p.name), ...chosen])];
   return (
@@ -58,18 +65,25 @@ function UseForm() {
       <h1>Log a use</h1>
       <p className="mt-1 text-ink-2">An entry in the log stays as it was written.</p>
       <div className="mt-4 grid gap-4">
-        <label className="block text-sm font-semibold">
-          When
-          <input
-            type="datetime-local"
-            className="field num mt-1 font-normal"
-            value={format(form.values.at as string, LOCAL)}
-            onChange={(event) => {
-              const at = parse(event.target.value, LOCAL, new Date());
-              if (isValid(at)) form.change('at', at.toISOString());
-            }}
-          />
-        </label>
+        <div>
+          <label className="block text-sm font-semibold">
+            When
+            <input
+              type="datetime-local"
+              className="field num mt-1 font-normal"
+              aria-invalid={wrongAt !== undefined}
+              aria-describedby={aboutAt}
+              value={format(form.values.at as string, LOCAL)}
+              onChange={(event) => {
+                const at = parse(event.target.value, LOCAL, new Date());
+                if (isValid(at)) form.change('at', at.toISOString());
+              }}
+            />
+          </label>
+          <p id={aboutAt} className="mt-0.5 text-sm text-stop">
+            {wrongAt}
+          </p>
+        </div>
         <label className="block text-sm font-semibold">
           Set-up
           <select

@@ -1,7 +1,5 @@
-import type { z } from 'zod';
+import { z } from 'zod';
 import { brief } from './brief.ts';
-
-type Issue = z.ZodError['issues'][number];
 
 const KINDS: Readonly<Record<string, string>> = {
   string: 'A text',
@@ -10,6 +8,7 @@ const KINDS: Readonly<Record<string, string>> = {
   boolean: 'true or false',
   array: 'A list',
   object: 'An object',
+  record: 'An object',
   null: 'null',
 };
 const MOST_LISTED = 40;
@@ -17,10 +16,8 @@ const listed = (values: readonly unknown[]) =>
   values.slice(0, MOST_LISTED).map(brief).join(', ') +
   (values.length > MOST_LISTED ? ` and ${values.length - MOST_LISTED} more` : '');
 
-/** What is allowed at a place of a file, in words for somebody who did not write the program. */
-export function plainMessage(issue: Issue): string {
-  // What a schema says by itself is already meant for people.
-  if (!/^(Invalid|Too |Unrecognized)/.test(issue.message)) return issue.message;
+/** What is allowed at a place of a form or of a file, in words for somebody who did not write the program. */
+function allowed(issue: Parameters<z.core.$ZodErrorMap>[0]): string {
   switch (issue.code) {
     case 'invalid_type':
       return `${KINDS[issue.expected] ?? 'Something else'} is needed here.`;
@@ -38,13 +35,17 @@ export function plainMessage(issue: Issue): string {
     case 'invalid_format':
       return issue.format === 'datetime'
         ? 'Needed: day and time in UTC, as 2026-03-01T09:30:00Z.'
-        : `${issue.message}.`;
+        : 'Not in the form that is needed here.';
     case 'invalid_union':
       return 'None of the forms that are allowed here.';
-    case 'custom':
-    case 'invalid_element':
-    case 'invalid_key':
     case 'not_multiple_of':
-      return issue.message;
+      return `Allowed: multiples of ${issue.divisor}.`;
+    case 'invalid_key':
+    case 'invalid_element':
+    case 'custom':
+      return 'Not allowed here.';
   }
 }
+
+// For every schema: none speaks in the words of its library. What a schema says by itself goes before.
+z.config({ localeError: allowed });
