@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { findingNumberSchema, refSchema, type FindingCode } from '../finding/index.ts';
 import { SOURCE_IDS } from '../sources/index.ts';
+import { spread } from '../units/index.ts';
 
 /**
  * One thing to look at and touch before use. It is closed by saying what was seen: `expected` is what this set-up asks for,
@@ -22,19 +23,12 @@ export const checkItemSchema = z.strictObject({
 });
 export type CheckItem = z.infer<typeof checkItemSchema>;
 
-/** FNV-1a over the text, 32 bit: spreads short keys well enough to order answers. */
-function hash(text: string): number {
-  let h = 0x811c9dc5;
-  for (let i = 0; i < text.length; i += 1) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193) >>> 0;
-  return h;
-}
-
 /**
  * All answers to an item in an order that depends on `seed` (the record and the side), so that nobody learns where the expected
  * one stands. The same seed gives the same order, also after a reload.
  */
 export const answersInOrder = (item: CheckItem, seed: string): string[] =>
-  [item.expected, ...item.others].sort((a, b) => hash(seed + item.id + a) - hash(seed + item.id + b));
+  [item.expected, ...item.others].sort((a, b) => spread(seed + item.id + a) - spread(seed + item.id + b));
 
 /** Items made from findings: how their ids begin, and the title of a known risk. */
 export const FINDING_ITEM = 'finding:';

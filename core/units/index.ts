@@ -14,7 +14,7 @@ export {
   type Interval,
 } from './interval.ts';
 export { allowedUnits, parseQuantity, type ParseIssue, type ParseOptions, type ParseResult } from './parse.ts';
-export { printInterval, printNumber, printQuantity, printRounded, unitOf } from './print.ts';
+export { exactNumber, printInterval, printNumber, printQuantity, printRounded, unitOf } from './print.ts';
 export {
   KG_PER_LB,
   MM_PER_FOOT,
@@ -25,3 +25,4 @@ export {
   type Quantity,
   type UnitSystem,
 } from './quantity.ts';
+export { spread } from './spread.ts';

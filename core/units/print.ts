@@ -27,6 +27,15 @@ export function printNumber(value: number, quantity: Quantity, system: UnitSyste
   return (Number(text) === 0 ? text.replace('-', '') : text).replace('-', '−');
 }
 
+/** Two digits more than are usual: what nobody reads finer is the rest of a calculation. */
+const EXACT = 2;
+/** The number without its unit, in the metric unit, with every digit that somebody can have entered. */
+export function exactNumber(value: number, quantity: Quantity): string {
+  const { units, preferred } = QUANTITIES[quantity];
+  const { unit, decimals } = preferred.metric;
+  return String(Number((value / units[unit]!.toBase).toFixed(decimals + EXACT))).replace('-', '−');
+}
+
 /** The unit that `printNumber` leaves out, '' when there is none. */
 export function unitOf(quantity: Quantity, system: UnitSystem): string {
   const { units, preferred } = QUANTITIES[quantity];

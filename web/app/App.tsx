@@ -25,8 +25,8 @@ const page = (what: string, load: () => Promise<ComponentType>) =>
 const inside = () => import('./Inside');
 // The data of a demo that was never opened here is fetched beside the program.
 if (/^\/demo(\/|$)/.test(location.pathname))
-  void indexedDB
-    .databases?.()
+  void (globalThis.indexedDB as IDBFactory | undefined)
+    ?.databases?.()
     .then((known) => (known.some((d) => d.name === 'zevrin-demo') ? null : import('./demo-data')))
     .catch(() => undefined);
 const InWorkspace = page('The workspace', () => inside().then((m) => m.InWorkspace));

@@ -16,6 +16,7 @@ import {
 } from 'lucide-react';
 import { useLayoutEffect } from 'react';
 import { Link, NavLink, Outlet } from 'react-router';
+import { nameOf } from '../storage/name-of';
 import { useAppDispatch, useAppSelector, useUnreadable } from '../store/hooks';
 import { redone, undone } from '../store/workspace-slice';
 import { part } from '../ui/part';
@@ -99,6 +100,24 @@ function History() {
   );
 }
 
+const MOST_NAMED = 3;
+
+/** What is stored and cannot be shown, by its names as far as it has any. */
+function NotShown({ entries }: { entries: readonly unknown[] }) {
+  const { name } = usePlace();
+  const names = entries.map((entry) => nameOf(entry).slice(0, 80)).filter((n) => n !== '');
+  const named = names.slice(0, MOST_NAMED).map((n) => `“${n}”`);
+  if (named.length > 0 && entries.length > named.length) named.push(`${entries.length - named.length} more`);
+  const one = entries.length === 1;
+  return (
+    <p role="alert" className="bg-mind-wash px-5 py-2 break-words text-mind">
+      {entries.length} stored {one ? 'entry' : 'entries'} cannot be read
+      {named.length > 0 && ` (${named.join(', ')})`}: {one ? 'it is' : 'they are'} not shown. Nothing was deleted.{' '}
+      <Link to={`/${name}/files`}>Save {one ? 'it' : 'them'} to a file</Link>
+    </p>
+  );
+}
+
 /** Head with the places, units, theme, undo and the save indicator; on a phone the places lie under the thumb. */
 export function Shell() {
   const { name } = usePlace();
@@ -157,12 +176,7 @@ export function Shell() {
           </Link>
         </div>
       </header>
-      {unreadable.length > 0 && (
-        <p role="alert" className="bg-mind-wash px-5 py-2 text-mind">
-          {unreadable.length} stored {unreadable.length === 1 ? 'entry does' : 'entries do'} not fit this version and{' '}
-          {unreadable.length === 1 ? 'is' : 'are'} not shown. Nothing was deleted.
-        </p>
-      )}
+      {unreadable.length > 0 && <NotShown entries={unreadable} />}
       <Trail />
       <main id="content" className="flex-1">
         <Outlet />

@@ -5,6 +5,7 @@ import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { emptyWorkspace, readDocument, type Workspace } from '@core/files';
 import { demoWorkspace } from '@core/samples';
+import { spread } from '@core/units';
 import { difference, put, remove } from './changes';
 import { DatabaseGone, openDatabase } from './database';
 
@@ -192,11 +193,18 @@ describe('what one build has looked at', () => {
     await raw.put('items', stored);
     raw.close();
   };
+  /** It is written beside what was asked for. */
+  const remembered = (build: string, revision: number) =>
+    vi.waitFor(async () => {
+      const raw = await openDB('zevrin-mine');
+      const looked: unknown = await raw.get('meta', 'looked');
+      raw.close();
+      expect(looked).toEqual({ build, revision });
+    });
   const unreadable = async (build: string | null) => {
     const database = await openDatabase('mine', build);
     const loaded = await database.load();
-    // What is remembered is written beside it.
-    await new Promise((after) => setTimeout(after, 20));
+    if (build !== null && loaded.unreadable.length === 0) await remembered(build, loaded.revision);
     database.close();
     return loaded.unreadable;
   };
@@ -208,11 +216,27 @@ describe('what one build has looked at', () => {
   });
 
   it('it does not look at again; another build does, and one without a name each time', async () => {
-    expect(await unreadable('one')).toEqual([]);
-    await putRaw({ ...entry, revision: 1 });
+    const database = await openDatabase('mine', 'one');
+    await database.replace({ ...emptyWorkspace(), items: [broken as unknown as typeof rope & object] });
+    await remembered('one', (await database.load('checked')).revision);
+    database.close();
     expect(await unreadable('one')).toEqual([]);
     expect(await unreadable('two')).toEqual([broken]);
     expect(await unreadable(null)).toEqual([broken]);
+  });
+
+  it('but for what was changed where it lies, by whatever: nothing of it reaches a page unseen', async () => {
+    expect(await unreadable('one')).toEqual([]);
+    await putRaw({ ...entry, revision: 1 });
+    expect(await unreadable('one')).toEqual([broken]);
+    const sum = spread(JSON.stringify(rope));
+    for (const doc of [broken, null, 'torn', { ...rope!, id: other!.id }]) {
+      await putRaw({ id: rope!.id, doc, revision: 1, sum });
+      expect(await unreadable('one')).toEqual([doc]);
+    }
+    // Another rope, and a right one: it is what is stored now.
+    await putRaw({ ...entry, doc: { ...rope!, name: 'Changed' }, revision: 1, sum });
+    expect(await unreadable('one')).toEqual([]);
   });
 
   it('is what was written until then: later writes are looked at, and so is what does not say when it was written', async () => {

@@ -1,5 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb';
 import { COLLECTIONS, type Collection, type Workspace } from '@core/files';
+import { spread } from '@core/units';
 import type { Change, Doc } from './changes';
 import { fits, shapesArrived } from './fits';
 import type { Mark } from './journal';
@@ -15,6 +16,8 @@ interface Stored {
   readonly doc: Doc;
   /** The write that it comes from; entries from before writes were counted have none. */
   readonly revision?: number;
+  /** Of the text of the document, as it was written from here. */
+  readonly sum?: number;
 }
 type Schema = DBSchema & Record<Collection, { key: string; value: Stored }> & { meta: { key: string; value: unknown } };
 type Db = IDBPDatabase<Schema>;
@@ -70,6 +73,9 @@ export interface Database {
 /** The database is not the one that was opened: it was deleted, or a newer version of Zevrin has changed it. Only a reload helps. */
 export class DatabaseGone extends Error {}
 
+const sumOf = (doc: unknown) => spread(JSON.stringify(doc) ?? '');
+const entryOf = (doc: Doc, revision: number): Stored => ({ id: doc.id, doc, revision, sum: sumOf(doc) });
+
 /** How many entries are unpacked in one go; a check holds a set-up with all its gear. */
 const BATCH: Partial<Readonly<Record<Collection, number>>> = { checks: 40, setups: 60 };
 
@@ -121,6 +127,7 @@ async function connect(name: WorkspaceName, onLost: () => void): Promise<Db> {
  * @param build the program that opens it: what it has looked at once it does not look at again. null: it looks at everything each time.
  */
 export async function openDatabase(name: WorkspaceName, build: string | null = BUILD): Promise<Database> {
+  if (!(globalThis.indexedDB as IDBFactory | undefined)) throw new Error('there is none in it.');
   let db: Db | null = null;
   let born: unknown;
   let closed = false;
@@ -209,10 +216,16 @@ export async function openDatabase(name: WorkspaceName, build: string | null = B
     await tx.done;
     const revision = Number(counted ?? 0);
     const upTo = build !== null && looked?.build === build ? looked.revision : -1;
-    const isNew = (stored: Stored) => (stored.revision ?? Infinity) > upTo;
-    const anyNew = lists.some((list) => list.some(isNew));
-    if (anyNew && just !== 'checked') await shapesArrived();
     const breathe = inSlices();
+    /** To be looked at: what this build has not seen, and what was changed where it lies. */
+    const unseen = new Set<Stored>();
+    if (just !== 'checked')
+      for (const list of lists)
+        for (const stored of list) {
+          if ((stored.revision ?? Infinity) > upTo || stored.sum !== sumOf(stored.doc)) unseen.add(stored);
+          await breathe();
+        }
+    if (unseen.size > 0) await shapesArrived();
     const unreadable: unknown[] = [];
     const revisions = new Map<string, number>();
     const entries: [Collection, Doc[]][] = [];
@@ -221,14 +234,15 @@ export async function openDatabase(name: WorkspaceName, build: string | null = B
       for (const stored of lists[i]!) {
         revisions.set(`${collection}/${stored.id}`, stored.revision ?? 0);
         // Frozen one by one here; the store would freeze all of them at once.
-        if (just === 'checked' || !isNew(stored) || fits(collection, stored.doc)) docs.push(Object.freeze(stored.doc));
+        if (!unseen.has(stored) || (stored.doc?.id === stored.id && fits(collection, stored.doc)))
+          docs.push(Object.freeze(stored.doc));
         else unreadable.push(stored.doc);
         await breathe();
       }
       entries.push([collection, docs]);
     }
     // When this is lost, everything is looked at again.
-    if (build !== null && anyNew && unreadable.length === 0)
+    if (build !== null && upTo < revision && unreadable.length === 0)
       void connection()
         .then((on) => on.put('meta', { build, revision } satisfies Looked, 'looked'))
         .catch(() => undefined);
@@ -268,7 +282,7 @@ export async function openDatabase(name: WorkspaceName, build: string | null = B
         const { doc, note } = resolve(change, docs.has(key) ? docs.get(key)! : (there[i]?.doc ?? null));
         docs.set(key, doc);
         const store = tx.objectStore(collection);
-        request(doc === null ? store.delete(id) : store.put({ id, doc, revision }));
+        request(doc === null ? store.delete(id) : store.put(entryOf(doc, revision)));
         entries.push({ collection, id, doc });
         if (note) notes.push(note);
       });
@@ -278,7 +292,7 @@ export async function openDatabase(name: WorkspaceName, build: string | null = B
 
   const fill = (tx: Writing, workspace: Workspace, revision: number) => {
     for (const collection of COLLECTIONS)
-      for (const doc of workspace[collection]) request(tx.objectStore(collection).put({ id: doc.id, doc, revision }));
+      for (const doc of workspace[collection]) request(tx.objectStore(collection).put(entryOf(doc, revision)));
   };
 
   const replace = (workspace: Workspace) =>

@@ -3,6 +3,7 @@ import type { Collection } from '@core/files';
 import type { Change, Doc } from './changes';
 import { fits } from './fits';
 import { merge } from './merge';
+import { nameOf } from './name-of';
 
 /** What has to be told about a change that met another one. */
 export interface Note {
@@ -21,9 +22,6 @@ export interface Resolved {
   readonly note: Note | null;
 }
 
-const nameOf = (doc: Doc): string =>
-  'name' in doc ? doc.name : 'setup' in doc ? doc.setup.name : 'setupName' in doc ? doc.setupName : '';
-
 /**
  * The one rule for a change of a document that is not as the change found it, in the database as on the screen: what was changed
  * goes onto what is there, place by place; where both changed the same place the later writer stands; what one took out and
@@ -36,7 +34,7 @@ export function resolve(change: Change, there: Doc | null): Resolved {
   const note = (kind: Note['kind'], places: readonly string[], theirs: Doc | null): Note => ({
     collection,
     id,
-    name: nameOf((after ?? there ?? before)!),
+    name: nameOf(after ?? there ?? before),
     kind,
     places,
     theirs,

@@ -1,6 +1,8 @@
 import type { Item, Person } from '@core/gear';
-import { withSnapshot, type Setup } from '@core/rig';
+import type { Ref } from '@core/finding';
+import { withItem, withSnapshot, type Setup } from '@core/rig';
 import type { Workspace } from '@core/files';
+import { fits } from '../storage/fits';
 import { put, remove, type Change } from '../storage/changes';
 import type { Edit } from './workspace-slice';
 
@@ -48,6 +50,25 @@ export const removePerson = (person: Person): Edit => ({
   changes: [remove('people', person)],
   mergeKey: null,
 });
+
+/** A place of a set-up. */
+export interface Into {
+  readonly setupId: string;
+  readonly ref: Ref;
+}
+/** The same edit, with what it adds chosen there; as it was where that place is gone meanwhile. */
+export function chosenInto(
+  data: Workspace,
+  edit: Edit,
+  added: Item | Person,
+  { setupId, ref }: Into,
+  now: string,
+): Edit {
+  const setup = data.setups.find((s) => s.id === setupId);
+  const next = setup && withItem(setup, ref, added);
+  if (!setup || next === setup || !fits('setups', next)) return edit;
+  return { ...edit, changes: [...edit.changes, ...changeSetup(setup, next!, now, null).changes] };
+}
 
 /** Changes a set-up. `field` names what is typed in, so that typing there is one step to undo; null makes a step of its own. */
 export function changeSetup(before: Setup, after: Omit<Setup, 'updatedAt'>, now: string, field: string | null): Edit {

@@ -1,5 +1,5 @@
 import { useId, useState } from 'react';
-import { parseQuantity, printNumber, printQuantity, unitOf, type Quantity } from '@core/units';
+import { exactNumber, parseQuantity, printNumber, printQuantity, unitOf, type Quantity } from '@core/units';
 import { usePreferences } from '../app/preferences';
 
 interface UnitFieldProps {
@@ -18,11 +18,17 @@ interface UnitFieldProps {
   readonly error?: string | undefined;
 }
 
-/** What is shown when nobody types: a diameter at a fraction of an inch keeps the fraction, all else is the bare number. */
+/**
+ * What is shown when nobody types: a diameter at a fraction of an inch keeps the fraction, all else is the bare number. A number with more digits than are usual is shown with them: what
+ * stands there as 8.6 must not be 8.59.
+ */
 function restText(value: number | null, quantity: Quantity, system: 'metric' | 'imperial'): string {
   if (value === null) return '';
   const printed = printQuantity(value, quantity, system);
-  return printed.includes('/') ? printed : printNumber(value, quantity, system);
+  if (printed.includes('/')) return printed;
+  const usual = printNumber(value, quantity, system);
+  const exact = parseQuantity(usual, { quantity, system, min: -Infinity, max: Infinity });
+  return system === 'imperial' || (exact.ok && exact.value === value) ? usual : exactNumber(value, quantity);
 }
 
 /** A number with its unit. Reads either system ("3/8 in", "185 lb", "9,5"), says what it could not read and what it would. */

@@ -59,6 +59,17 @@ export function couldBeTyped(schema: z.ZodType, value: unknown): boolean {
   return schema.safeParse(value).success;
 }
 
+/** Of what was found, the fields that this form has, as far as they could have been typed into it. */
+export const typedFields = (
+  { shape }: z.ZodObject,
+  found: Readonly<Record<string, unknown>>,
+): Record<string, unknown> =>
+  Object.fromEntries(
+    Object.entries(found).filter(
+      ([key, value]) => Object.hasOwn(shape, key) && couldBeTyped(shape[key] as z.ZodType, value),
+    ),
+  );
+
 const scalar = z.union([z.string(), z.number(), z.boolean(), z.null()]);
 /** Values as a form holds them while somebody types: not valid yet, but of the kind that its fields can show. */
 export const rawFields = z.record(

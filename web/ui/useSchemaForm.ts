@@ -3,7 +3,7 @@ import equal from 'fast-deep-equal';
 import { useEffect, useMemo, useRef, useState, type FormEvent } from 'react';
 import { get, useForm, useWatch } from 'react-hook-form';
 import { z } from 'zod';
-import { couldBeTyped, draftStore, rawFields } from './draft';
+import { draftStore, rawFields, typedFields } from './draft';
 
 type Values = Readonly<Record<string, unknown>>;
 
@@ -28,12 +28,9 @@ export function useSchemaForm({ schema, draftKey, now, onValid }: SchemaFormOpti
   const draft = useMemo(() => draftStore(draftKey, draftSchema), [draftKey]);
   const [kept] = useState(() => {
     const found = draft.read();
-    const shape: Readonly<Record<string, z.ZodType>> = schema.shape;
-    const keys = Object.keys(found?.changed ?? {}).filter(
-      (key) => Object.hasOwn(shape, key) && couldBeTyped(shape[key]!, found!.changed[key]),
-    );
-    const pick = (from: Values) => Object.fromEntries(keys.filter((k) => k in from).map((k) => [k, from[k]]));
-    return found && keys.length > 0 ? { changed: pick(found.changed), base: pick(found.base) } : null;
+    const changed = typedFields(schema, found?.changed ?? {});
+    const base = Object.entries(found?.base ?? {}).filter(([key]) => key in changed);
+    return Object.keys(changed).length > 0 ? { changed, base: Object.fromEntries(base) } : null;
   });
   /** What each field was when the form last agreed with what is stored. */
   const [base, setBase] = useState<Values>({ ...now, ...kept?.base });
@@ -97,6 +94,8 @@ export function useSchemaForm({ schema, draftKey, now, onValid }: SchemaFormOpti
     },
     submit: (event: FormEvent) =>
       form.handleSubmit((value) => {
+        // Pressed twice before the page has gone: it is one thing.
+        if (ended.current) return;
         end();
         const untouched = keys.filter((key) => !changed.includes(key) && key in now).map((key) => [key, now[key]]);
         onValid({ ...value, ...(Object.fromEntries(untouched) as Values) });

@@ -8,7 +8,8 @@ import { SeverityMark } from '../../ui/SeverityMark';
 import { useSettled } from '../../ui/useSettled';
 import { FoldedThreadings } from '../../drawing/threaded/lazy';
 import { threadingOfItem } from './threading-of-item';
-import { begun, Written } from './Written';
+import { begun } from '../../ui/useDraftedText';
+import { Written } from './Written';
 
 interface CheckHalfProps {
   readonly record: CheckRecord;

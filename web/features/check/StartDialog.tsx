@@ -4,11 +4,11 @@ import { User, Users } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import type { Assessment } from '@core/assess';
 import { buildCheck } from '@core/check';
-import type { CheckRecord } from '@core/log';
+import { endCheck, type CheckRecord } from '@core/log';
 import type { Setup } from '@core/rig';
 import { usePlace } from '../../app/place';
 import { put } from '../../storage/changes';
-import { useAppDispatch } from '../../store/hooks';
+import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { recorded } from '../../store/workspace-slice';
 
 interface StartDialogProps {
@@ -25,7 +25,10 @@ export function StartDialog({ setup, assessment, onClose }: StartDialogProps) {
   const items = buildCheck(setup, assessment.findings);
   const minutes = Math.max(1, Math.round(items.length / 7));
 
+  const unfinished = useWorkspace().checks.filter((c) => c.outcome === 'running' && c.setup.id === setup.id);
+
   const start = (mode: CheckRecord['mode']) => {
+    const now = new Date().toISOString();
     const record: CheckRecord = {
       id: nanoid(),
       mode,
@@ -33,12 +36,14 @@ export function StartDialog({ setup, assessment, onClose }: StartDialogProps) {
       verdict: assessment.verdict,
       items,
       events: [],
-      startedAt: new Date().toISOString(),
+      startedAt: now,
       endedAt: null,
       outcome: 'running',
       note: '',
     };
-    dispatch(recorded([put('checks', null, record)]));
+    // One check of a set-up at a time: what was begun before stays in the log, as unfinished.
+    const ended = unfinished.map((old) => put('checks', old, endCheck(old, 'abandoned', now)));
+    dispatch(recorded([...ended, put('checks', null, record)]));
     void navigate(`/${name}/check/${record.id}`);
   };
 
@@ -51,6 +56,7 @@ export function StartDialog({ setup, assessment, onClose }: StartDialogProps) {
           <Dialog.Description className="mt-2 text-ink-2">
             {items.length} things made from this set-up, about {minutes} {minutes === 1 ? 'minute' : 'minutes'}. Each is
             closed by saying what you saw.
+            {unfinished.length > 0 && ' The check that was begun before ends unfinished, and stays in the log.'}
           </Dialog.Description>
           <div className="mt-4 grid gap-3">
             <button

@@ -1,11 +1,4 @@
-import { useMemo, useState } from 'react';
-import { z } from 'zod';
-import { draftStore } from '../../ui/draft';
-
-const noteDraft = z.strictObject({ note: z.string() });
-
-/** What somebody had begun to write under this key; '' when nothing. */
-export const begun = (draftKey: string): string => draftStore(draftKey, noteDraft).read()?.note ?? '';
+import { useDraftedText } from '../../ui/useDraftedText';
 
 interface WrittenProps {
   readonly draftKey: string;
@@ -31,8 +24,7 @@ export function Written({
   main = false,
   onWritten,
 }: WrittenProps) {
-  const draft = useMemo(() => draftStore(draftKey, noteDraft), [draftKey]);
-  const [note, setNote] = useState(() => begun(draftKey));
+  const [note, setNote] = useDraftedText(draftKey);
   const enough = note.trim().length >= least;
   return (
     <form
@@ -40,21 +32,13 @@ export function Written({
       onSubmit={(event) => {
         event.preventDefault();
         if (!enough || disabled) return;
-        draft.clear();
+        setNote('');
         onWritten(note.trim());
       }}
     >
       <label className="font-semibold">
         {label}
-        <input
-          className="field mt-1"
-          value={note}
-          maxLength={most}
-          onChange={(event) => {
-            setNote(event.target.value);
-            draft.write({ note: event.target.value });
-          }}
-        />
+        <input className="field mt-1" value={note} maxLength={most} onChange={(event) => setNote(event.target.value)} />
       </label>
       <button type="submit" className={`btn min-h-12 ${main ? 'btn-act' : ''}`} disabled={disabled || !enough}>
         {button}

@@ -9,7 +9,7 @@ import { usePreferences } from '../../app/preferences';
 import { NotFound } from '../../app/NotFound';
 import { useTitle } from '../../app/useTitle';
 import { usePlace } from '../../app/place';
-import { removeItem, removePerson, saveItem, savePerson } from '../../store/edits';
+import { chosenInto, removeItem, removePerson, saveItem, savePerson, type Into } from '../../store/edits';
 import { useWorkspace } from '../../store/hooks';
 import { SchemaField } from '../../ui/SchemaField';
 import { useUndoable } from '../../ui/useUndoable';
@@ -95,7 +95,7 @@ function ItemForm({ kind, thing, gone }: ItemFormProps) {
   const { system, hand } = usePreferences();
   const schema = schemaOf(kind);
   // Where the person came from (a set-up, the next action) is where they go back to.
-  const state = useLocation().state as { back?: string } | null;
+  const state = useLocation().state as { back?: string; into?: Into } | null;
   const back = state?.back ?? `/${name}/locker`;
   const [blank] = useState(() => ({
     ...blankOf(kind, 'not-saved-yet'),
@@ -109,7 +109,11 @@ function ItemForm({ kind, thing, gone }: ItemFormProps) {
       // The id is made now: two forms that are open for something new are about two things.
       const value = { ...read, id: thing?.id ?? nanoid() } as unknown as Item | Person;
       const edit = 'kind' in value ? saveItem(data, value) : savePerson(data, value);
-      act(edit, `${value.name} is in the locker.`);
+      const into = thing ? undefined : state?.into;
+      act(
+        into ? chosenInto(data, edit, value, into, new Date().toISOString()) : edit,
+        `${value.name} is in the locker.`,
+      );
       void navigate(back);
     },
   });

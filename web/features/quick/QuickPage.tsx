@@ -1,6 +1,7 @@
 import { nanoid } from '@reduxjs/toolkit';
 import { useId, useState, type ReactNode } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useLocation, useNavigate, useSearchParams } from 'react-router';
+import { z } from 'zod';
 import { constructionsFor, familiesFor, MASSES_ASKED, quickSchema, quickSetup, type QuickQuestion } from '@core/choose';
 import { DEVICE_FAMILIES, fieldMeta, ROPE_CONSTRUCTIONS } from '@core/gear';
 import { TEMPLATE_IDS, type TemplateId } from '@core/rig';
@@ -11,6 +12,7 @@ import { FamilyPicture } from '../../drawing/FamilyPicture';
 import { addSetup } from '../../store/edits';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { edited } from '../../store/workspace-slice';
+import { typedFields } from '../../ui/draft';
 import { SchemaField } from '../../ui/SchemaField';
 import { useSchemaForm } from '../../ui/useSchemaForm';
 import { freshName, JOB_GROUPS, jobLabel } from '../setups/job-groups';
@@ -37,11 +39,16 @@ export function QuickPage() {
   const navigate = useNavigate();
   const [query] = useSearchParams();
   const asked = query.get('do');
-  const [choosing, setChoosing] = useState(!isTemplate(asked));
+  // Going back from an answer: what was said stands there still.
+  const said = z.record(z.string(), z.unknown()).safeParse((useLocation().state as { said?: unknown } | null)?.said);
+  const [choosing, setChoosing] = useState(!isTemplate(asked) && said.data === undefined);
   const form = useSchemaForm({
     schema: quickSchema,
     draftKey: `${place}/quick/${asked ?? ''}`,
-    now: { ...BLANK, template: isTemplate(asked) ? asked : '', brakeHand: hand ?? '' },
+    now: {
+      ...{ ...BLANK, template: isTemplate(asked) ? asked : '', brakeHand: hand ?? '' },
+      ...typedFields(quickSchema, said.data ?? {}),
+    },
     onValid: (value) => {
       // A weight that was typed for another job is not asked for in this one.
       const typed = value as QuickQuestion;
@@ -54,6 +61,7 @@ export function QuickPage() {
         newId: () => nanoid(),
       });
       dispatch(edited(addSetup(setup)));
+      void navigate({ search: query.toString() }, { replace: true, state: { said: value } });
       void navigate(`/${place}/setups/${setup.id}`);
     },
   });

@@ -9,11 +9,14 @@ import {
 import type { Finding } from '@core/finding';
 import { contextOf } from '@core/parts';
 import type { ComponentProps } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { traitsOf } from '@core/gear';
 import { deviceOf, ropesIn, indexOf, type Setup } from '@core/rig';
 import { usePlace } from '../../app/place';
+import { keepAll } from '../../store/edits';
+import { useWorkspace } from '../../store/hooks';
 import { part } from '../../ui/part';
+import { useUndoable } from '../../ui/useUndoable';
 import type { Captures as CapturesView } from './Captures';
 import { gripsIn, RopeOrder } from './RopeOrder';
 import { StrokeDrawing } from './StrokeDrawing';
@@ -40,22 +43,40 @@ interface OnTheRopeProps {
   readonly onChange: (next: Setup) => void;
 }
 
-/** Leads from a bollard to its tuning to this very rope. */
+/** Leads from a bollard to its tuning to this very rope; what stands in this set-up alone goes into the locker with it. */
 function TuneLinks({ setup }: { setup: Setup }) {
   const { name } = usePlace();
+  const { items } = useWorkspace();
+  const act = useUndoable();
+  const navigate = useNavigate();
   const index = indexOf(setup);
   return setup.attachments.flatMap((a) => {
     const item = deviceOf(a)?.item;
     const rope = item && traitsOf(item.family).tuned ? ropesIn(index, a.end)?.ropeA : null;
-    return item && rope
-      ? [
-          <p key={a.id} className="mt-4">
-            <Link className="btn" to={`/${name}/locker/device/${item.id}/tune?rope=${rope.id}`}>
-              Tune {item.name} to this rope
-            </Link>
-          </p>,
-        ]
-      : [];
+    if (!item || !rope) return [];
+    const to = `/${name}/locker/device/${item.id}/tune?rope=${rope.id}`;
+    const loose = [item, rope].filter(({ id }) => items.every((i) => i.id !== id));
+    const says = `Tune ${item.name} to this rope`;
+    return [
+      <p key={a.id} className="mt-4">
+        {loose.length === 0 ? (
+          <Link className="btn" to={to}>
+            {says}
+          </Link>
+        ) : (
+          <button
+            type="button"
+            className="btn"
+            onClick={() => {
+              act(keepAll(loose), `In the locker now: ${loose.map((i) => i.name).join(' and ')}.`);
+              void navigate(to);
+            }}
+          >
+            {says}: put {loose.length === 1 ? 'it' : 'both'} into the locker first
+          </button>
+        )}
+      </p>,
+    ];
   });
 }
 

@@ -7,6 +7,7 @@ import {
   declarationSchema,
   fieldMeta,
   JOB_FACTS,
+  JOBS,
   typicalValues,
   type Declaration,
   type Device,
@@ -15,7 +16,7 @@ import {
 } from '@core/gear';
 import { slotsOf } from '@core/parts';
 import { fieldsOf, valueAtPath, wellRigged, withField, withSnapshot, type Field, type Setup } from '@core/rig';
-import { printNumber, unitOf } from '@core/units';
+import { printNumber, printQuantity, unitOf } from '@core/units';
 import { usePlace } from '../../app/place';
 import { usePreferences, useWords } from '../../app/preferences';
 import { changeSetup, keepAll, saveItem, savePerson } from '../../store/edits';
@@ -213,6 +214,9 @@ function whereOf(setup: Setup, { owner, path }: Field): string {
   return slot?.label ?? attachment?.label ?? 'the rig';
 }
 
+const sameRange = (a: Declaration, b: Declaration) =>
+  (['minDiameterMm', 'maxDiameterMm', 'bestMinDiameterMm', 'bestMaxDiameterMm'] as const).every((k) => a[k] === b[k]);
+
 /** What the maker of a device says for this job: the two numbers that decide whether a rope fits. */
 function Declare({ device, setup, onSave }: { device: Device; setup: Setup; onSave: (next: Device) => void }) {
   const [from, setFrom] = useState<number | null>(null);
@@ -229,11 +233,37 @@ function Declare({ device, setup, onSave }: { device: Device; setup: Setup; onSa
     bestMaxDiameterMm: null,
   };
   const read = declarationSchema.safeParse(row);
+  const { system } = usePreferences();
+  const inWords = useWords();
+  // What was entered for another job is not taken for this one, and not typed twice either.
+  const earlier = device.declarations.filter((d) => d.constructions.includes(construction));
+  const once = earlier.filter((d, i) => earlier.findIndex((other) => sameRange(d, other)) === i);
   const { minDiameterMm, maxDiameterMm } = declarationSchema.shape;
   const both = from !== null && to !== null;
   return (
     <div>
       <p className="text-sm font-semibold">What its maker says of {device.name}, for this job and this kind of rope</p>
+      {once.map((d) => (
+        <div key={d.job} className="mt-1 text-sm">
+          <p>
+            You entered {printNumber(d.minDiameterMm, 'diameterMm', system)} to{' '}
+            {printQuantity(d.maxDiameterMm, 'diameterMm', system)} for another job: {inWords(JOBS[d.job].toLowerCase())}
+            . Does the maker say the same here?
+          </p>
+          <button
+            type="button"
+            className="btn mt-1"
+            onClick={() =>
+              onSave({
+                ...device,
+                declarations: [...device.declarations, { ...d, job: row.job, strands: row.strands }],
+              })
+            }
+          >
+            It says the same
+          </button>
+        </div>
+      ))}
       <div className="grid grid-cols-2 gap-2">
         <SchemaField
           schema={minDiameterMm}

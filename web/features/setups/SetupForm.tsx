@@ -8,6 +8,7 @@ import type { Slot } from '@core/parts';
 import { elementAt, POINTS, withFields, withItem, type Setup } from '@core/rig';
 import { usePlace } from '../../app/place';
 import { useAppDispatch, useWorkspace } from '../../store/hooks';
+import type { Into } from '../../store/edits';
 import { fieldLeft } from '../../store/workspace-slice';
 import { SchemaField } from '../../ui/SchemaField';
 import { KINDS } from '../locker/kinds';
@@ -147,9 +148,11 @@ interface PickerProps {
   readonly onPick: (id: string | null) => void;
   readonly addTo: string;
   readonly addLabel: string;
+  /** The place of a set-up that what is added goes to. */
+  readonly into: Into;
 }
 
-function Picker({ label, chosen, options, onPick, addTo, addLabel }: PickerProps) {
+function Picker({ label, chosen, options, onPick, addTo, addLabel, into }: PickerProps) {
   const id = useId();
   const gone = chosen && !options.some((o) => o.id === chosen.id);
   const { name } = usePlace();
@@ -176,7 +179,7 @@ function Picker({ label, chosen, options, onPick, addTo, addLabel }: PickerProps
         <Link
           className="inline-flex min-h-11 items-center text-sm font-semibold text-act underline"
           to={`/${name}/locker/${addTo}/new`}
-          state={{ back: window.location.pathname }}
+          state={{ back: window.location.pathname, into }}
         >
           {addLabel}
         </Link>
@@ -190,6 +193,7 @@ const byName = (a: { name: string }, b: { name: string }) => a.name.localeCompar
 function SlotField({ slot, setup, onChange }: SetupFormProps & { slot: Slot }) {
   const { items, people } = useWorkspace();
   const { kind, ref, label, item } = slot;
+  const into = { setupId: setup.id, ref };
   if (kind === 'person') {
     const options = [...people].sort(byName);
     return (
@@ -206,6 +210,7 @@ function SlotField({ slot, setup, onChange }: SetupFormProps & { slot: Slot }) {
         }}
         addTo="person"
         addLabel="Add a person"
+        into={into}
       />
     );
   }
@@ -218,6 +223,7 @@ function SlotField({ slot, setup, onChange }: SetupFormProps & { slot: Slot }) {
       onPick={(id) => onChange(withItem(setup, ref, options.find((o) => o.id === id) ?? null), null)}
       addTo={kind}
       addLabel={KINDS[kind].add}
+      into={into}
     />
   );
 }

@@ -1,7 +1,5 @@
-import { useEffect, useState } from 'react';
-import { z } from 'zod';
 import { constant } from '@core/sources';
-import { draftStore } from '../../ui/draft';
+import { useHanging } from './useHanging';
 
 interface HangClockProps {
   /** The order that it runs for: it goes on through a reload. */
@@ -12,15 +10,9 @@ const MINUTES_AGO = [0, 2, 5] as const;
 
 /** How long somebody hangs motionless already, large; by words as well as by colour once the planned time is over. */
 export function HangClock({ draftKey }: HangClockProps) {
-  const [store] = useState(() => draftStore(draftKey, z.number().positive()));
-  const [since, setSince] = useState(() => store.read());
-  const [now, setNow] = useState(() => Date.now());
-  useEffect(() => {
-    const timer = setInterval(() => setNow(Date.now()), 500);
-    return () => clearInterval(timer);
-  }, []);
+  const { hangingS, begin, end } = useHanging(draftKey);
   const { best: planMin, high: mostMin } = constant('motionlessMin');
-  if (since === null)
+  if (hangingS === null)
     return (
       <div
         role="group"
@@ -32,22 +24,13 @@ export function HangClock({ draftKey }: HangClockProps) {
         </p>
         <span className="font-bold">Motionless since</span>
         {MINUTES_AGO.map((ago) => (
-          <button
-            key={ago}
-            type="button"
-            className="btn min-h-12"
-            onClick={() => {
-              const start = Date.now() - ago * 60_000;
-              store.write(start);
-              setSince(start);
-            }}
-          >
+          <button key={ago} type="button" className="btn min-h-12" onClick={() => begin(ago)}>
             {ago === 0 ? 'now' : `${ago} min`}
           </button>
         ))}
       </div>
     );
-  const seconds = Math.max(0, Math.floor((now - since) / 1000));
+  const seconds = Math.floor(hangingS);
   const minutes = seconds / 60;
   const tone =
     minutes >= mostMin ? 'bg-stop-wash text-stop' : minutes >= planMin ? 'bg-mind-wash text-mind' : 'bg-paper';
@@ -67,14 +50,7 @@ export function HangClock({ draftKey }: HangClockProps) {
         {Math.floor(seconds / 60)}:{String(seconds % 60).padStart(2, '0')}
       </span>
       <span className="min-w-0 flex-1 text-lg font-semibold">{says}</span>
-      <button
-        type="button"
-        className="btn min-h-12"
-        onClick={() => {
-          store.clear();
-          setSince(null);
-        }}
-      >
+      <button type="button" className="btn min-h-12" onClick={end}>
         They move
       </button>
     </div>

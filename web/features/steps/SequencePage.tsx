@@ -24,6 +24,7 @@ import { edited } from '../../store/workspace-slice';
 import { downloadText } from '../../ui/download';
 import { IconButton } from '../../ui/IconButton';
 import { NameField } from '../../ui/NameField';
+import { useDraftedText } from '../../ui/useDraftedText';
 import { SEVERITY_TEXT, SEVERITY_WASH, SEVERITY_WORDS, SeverityMark } from '../../ui/SeverityMark';
 import { useUndoable } from '../../ui/useUndoable';
 import { useExplored } from '../../workers/useExplored';
@@ -193,7 +194,8 @@ interface InsertProps {
 /** Puts a step that was taken out, or one of one's own, behind the chosen step, or at the end. */
 function Insert({ sequence, procedure, chosen, onChange }: InsertProps) {
   const inWords = useWords();
-  const [text, setText] = useState('');
+  const { name } = usePlace();
+  const [text, setText] = useDraftedText(`${name}/own-step/${sequence.id}`);
   const at = chosen === null ? sequence.steps.length : chosen + 1;
   const put = (line: Line) => onChange([...sequence.steps.slice(0, at), line, ...sequence.steps.slice(at)]);
   const missing = stepsToInsert(procedure, sequence);
