@@ -61,20 +61,22 @@ test('a stroke too many in an address leads to the place that was meant', async 
   }
 });
 
-// A very small phone, and a desk at 200 %: 1280x800 is then 640x400 for the page.
-for (const [width, height] of [
-  [320, 568],
-  [640, 400],
+// A very small phone; a desk at 200 %: 1280x800 is then 640x400 for the page; and a phone with the largest text.
+for (const [width, height, textPercent] of [
+  [320, 568, 100],
+  [640, 400, 100],
+  [390, 844, 200],
 ] as const) {
-  test(`nothing is cut off at ${width}x${height}`, async ({ page }) => {
-    test.setTimeout(120_000);
+  test(`nothing is cut off at ${width}x${height}, text at ${textPercent} %`, async ({ page }) => {
+    test.setTimeout(240_000);
     await page.setViewportSize({ width, height });
-    for (const view of VIEWS.filter((v) => !v.includes('nowhere') && !v.includes('sources'))) {
+    for (const view of [...VIEWS, ...(textPercent > 100 ? RIGS : [])]) {
       await open(page, view);
-      const over = await page.evaluate(
-        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-      );
-      expect(over, `${view} scrolls sideways`).toBe(0);
+      await page.evaluate((size) => (document.documentElement.style.fontSize = size), `${textPercent}%`);
+      const over = () =>
+        page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      // Its letters may come a moment after the page.
+      await expect.poll(over, { message: `${view} scrolls sideways` }).toBe(0);
     }
   });
 }

@@ -24,7 +24,7 @@ export function NewVersion() {
   };
   return (
     <div role="status" className="no-print flex flex-wrap items-center gap-3 bg-sunk px-4 py-2">
-      <p className="min-w-56 flex-1">A newer version of Zevrin is ready. What you typed is kept.</p>
+      <p className="min-w-0 shrink grow basis-56">A newer version of Zevrin is ready. What you typed is kept.</p>
       <button type="button" className="btn" onClick={take}>
         Load it now
       </button>

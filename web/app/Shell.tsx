@@ -184,7 +184,7 @@ export function Shell() {
       <Places
         phone
         className="no-print fixed inset-x-0 bottom-0 z-20 grid grid-cols-5 border-t border-line bg-surface pb-[env(safe-area-inset-bottom)] md:hidden"
-        linkClass="flex min-h-14 flex-col items-center justify-center text-sm"
+        linkClass="flex min-h-14 flex-col items-center justify-center text-[min(0.875rem,3.4vw)] whitespace-nowrap"
       />
     </div>
   );

@@ -54,9 +54,9 @@ export function StartPage() {
             ['clear', 'Nothing found in what was looked at.'],
           ] as const
         ).map(([severity, text]) => (
-          <p key={severity} className="flex items-center gap-3">
+          <p key={severity} className="flex flex-wrap items-center gap-x-3">
             <SeverityMark severity={severity} withWord />
-            <span className="text-ink-2">{text}</span>
+            <span className="min-w-0 text-ink-2">{text}</span>
           </p>
         ))}
       </section>

@@ -50,7 +50,7 @@ export function TwoTabs() {
       className="no-print flex flex-wrap items-center gap-x-4 gap-y-2 bg-mind-wash px-4 py-2 text-mind"
       data-testid="two-tabs"
     >
-      <p className="min-w-60 flex-1">
+      <p className="min-w-0 shrink grow basis-60">
         <strong>{note.name ? `“${note.name}”` : 'An entry'}</strong> {WORDS[note.kind][here ? 'here' : 'there']}
       </p>
       <button type="button" className="btn" onClick={turn}>

@@ -90,7 +90,7 @@ export function SiteFrame({ setup, assessment, chosen, onChoose, onChange, scene
 
   return (
     <figure className="min-w-0">
-      <figcaption className="flex min-h-11 items-center justify-between gap-3 sm:min-h-9">
+      <figcaption className="flex min-h-11 flex-wrap items-center justify-between gap-3 sm:min-h-9">
         <span className="font-bold">Site</span>
         <span className="no-print text-sm text-ink-2">
           {other ? 'drag each person' : `drag the ${scene.mover.toLowerCase()}`}

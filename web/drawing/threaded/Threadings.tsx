@@ -23,7 +23,7 @@ export function Threadings({ family, mode = 'brakes', hand = 'right' }: Props) {
       <div className="w-52 shrink-0 rounded-lg border border-line bg-surface p-2">
         <ThreadedDrawing family={family} mode={mode} threading={shown} hand={hand} />
       </div>
-      <div className="min-w-56 flex-1">
+      <div className="min-w-0 shrink grow basis-56">
         <div role="group" aria-label="Ways of the rope" className="flex flex-wrap gap-2">
           {all.map((t) => (
             <button

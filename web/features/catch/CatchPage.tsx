@@ -231,7 +231,7 @@ function OfTheSetup({ setup }: { setup: Setup }) {
       className={`mt-3 flex flex-wrap items-center gap-3 rounded-lg px-4 py-2 ${SEVERITY_WASH[verdict]} ${SEVERITY_TEXT[verdict]}`}
     >
       <SeverityMark severity={verdict} withWord />
-      <span className="min-w-52 flex-1 text-ink">
+      <span className="min-w-0 shrink grow basis-52 text-ink">
         {verdict === 'stop'
           ? `The set-up itself has ${count === 1 ? 'a fault' : `${count} faults`} to put right first: with it nothing here holds.`
           : `${count === 1 ? 'One thing' : `${count} things`} about the set-up ${count === 1 ? 'is' : 'are'} not known: what is told here holds only where they are as they should be.`}

@@ -84,7 +84,9 @@ function RunningCheck({ record }: { record: CheckRecord }) {
       <h1 className="sr-only">Check of {record.setup.name}</h1>
       {holder === 'elsewhere' && (
         <p role="status" className="flex flex-wrap items-center gap-3 bg-mind-wash px-4 py-2 text-mind">
-          <span className="min-w-52 flex-1">This check runs in another tab. Here it can be read, not answered.</span>
+          <span className="min-w-0 shrink grow basis-52">
+            This check runs in another tab. Here it can be read, not answered.
+          </span>
           <button type="button" className="btn" onClick={takeOver}>
             Go on in this tab
           </button>

@@ -52,11 +52,11 @@ export function WaysTable({ connector, device, reports, tests, chosen, onChoose 
             <button
               type="button"
               aria-pressed={chosen === key}
-              className="flex min-h-12 w-full items-start gap-2.5 px-2 py-2 text-left hover:bg-sunk"
+              className="flex min-h-12 w-full flex-wrap items-start gap-2.5 px-2 py-2 text-left hover:bg-sunk"
               onClick={() => onChoose(key)}
             >
               <SeverityMark severity={severity} size={18} />
-              <span className="flex-1">
+              <span className="min-w-0 flex-[1_1_10rem]">
                 <span className={place === 0 ? 'font-bold' : ''}>
                   {place === 0 ? (severity === 'stop' ? 'Least bad: ' : 'Best: ') : ''}
                   {name}
@@ -65,7 +65,7 @@ export function WaysTable({ connector, device, reports, tests, chosen, onChoose 
                   <span className="block text-sm text-ink-2">{renderFinding(findings[0]!, reader).says}</span>
                 )}
               </span>
-              <span className="num text-right text-sm whitespace-nowrap text-ink-2">
+              <span className="num ml-auto text-right text-sm text-ink-2">
                 {playMm !== null && Number.isFinite(playMm) && (
                   <span className="block">play {printQuantity(playMm, 'diameterMm', system)}</span>
                 )}
@@ -78,7 +78,7 @@ export function WaysTable({ connector, device, reports, tests, chosen, onChoose 
             </button>
             {chosen === key && (
               <p className="flex flex-wrap items-center gap-2 px-2 pb-2 pl-10">
-                <label className="flex items-center gap-2 text-sm">
+                <label className="flex min-w-0 flex-wrap items-center gap-2 text-sm">
                   When I tried it
                   <select
                     className="field w-auto"

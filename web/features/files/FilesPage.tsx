@@ -239,7 +239,7 @@ export function FilesPage() {
         <h2>Wipe</h2>
         {unreadable.length > 0 && (
           <div className="flex flex-wrap items-center gap-3 rounded-lg bg-mind-wash px-4 py-2 text-mind">
-            <p className="min-w-60 flex-1">
+            <p className="min-w-0 shrink grow basis-60">
               {unreadable.length} stored {unreadable.length === 1 ? 'entry' : 'entries'} cannot be read by this version.
               They are not in an export, and wiping removes them too.
             </p>

@@ -34,7 +34,7 @@ export function HoldTable({ rows, model, singles, chosen, detail, onChoose }: Ho
             When …
           </th>
           {model.holds.map((s) => (
-            <th key={s.id} scope="col" className="w-24 px-1 py-2 text-center leading-tight">
+            <th key={s.id} scope="col" className="w-24 px-1 py-2 text-center leading-tight wrap-anywhere">
               {inWords(s.label)}
               {s.hand && <span className="block font-normal text-ink-2">needs a hand</span>}
             </th>

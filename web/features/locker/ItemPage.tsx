@@ -146,8 +146,8 @@ function ItemForm({ kind, thing, gone }: ItemFormProps) {
       />
     ) : fieldMeta(field) ? (
       <div key={key} className={fieldMeta(field)!.multiline ? 'col-span-full' : ''}>
-        <div className="flex items-start gap-3">
-          <div className="min-w-0 flex-1">
+        <div className="flex flex-wrap items-start gap-3">
+          <div className="min-w-0 flex-[1_1_9rem]">
             <SchemaField
               schema={field}
               value={form.values[key]}

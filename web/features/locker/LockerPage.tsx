@@ -77,7 +77,7 @@ export function LockerPage() {
         const things = kind === 'person' ? people : items.filter((item) => item.kind === kind);
         return (
           <section key={kind} aria-labelledby={`kind-${kind}`} className="mt-7">
-            <div className="mb-1.5 flex items-end justify-between gap-3">
+            <div className="mb-1.5 flex flex-wrap items-end justify-between gap-3">
               <h2 id={`kind-${kind}`}>{KINDS[kind].many}</h2>
               <Link to={`${kind}/new`} className="btn">
                 <Plus aria-hidden className="size-4" />

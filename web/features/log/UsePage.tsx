@@ -145,7 +145,7 @@ function UseForm() {
           error={form.errorAt('note')}
         />
       </div>
-      <div className="mt-5 flex gap-3">
+      <div className="mt-5 flex flex-wrap gap-3">
         <button type="submit" className="btn btn-act px-6">
           Write it down
         </button>

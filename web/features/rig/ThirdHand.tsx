@@ -35,7 +35,7 @@ export function ThirdHand({ setup }: { setup: Setup }) {
           <h4 className="mt-3 font-bold">Bites on this rope</h4>
           <ul className="mt-1 divide-y divide-line">
             {grips.map(({ item, wraps, severity, worst }) => (
-              <li key={item.id} className="flex items-start gap-2 py-2">
+              <li key={item.id} className="flex flex-wrap items-start gap-2 py-2">
                 <SeverityMark severity={severity} withWord />
                 <span>
                   {item.name}

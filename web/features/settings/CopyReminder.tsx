@@ -16,7 +16,7 @@ export function CopyReminder() {
   if (later || name === 'demo' || !copyDue(data, days, remindDays, now)) return null;
   return (
     <p className="mt-4 flex flex-wrap items-center gap-3 rounded-lg bg-sunk px-4 py-2">
-      <span className="min-w-52 flex-1">
+      <span className="min-w-0 shrink grow basis-52">
         {days === null ? 'No copy was taken yet' : `The last copy was taken ${days} days ago`}: everything is in this
         browser alone.
       </span>

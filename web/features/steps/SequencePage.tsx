@@ -101,7 +101,7 @@ function SequenceView({ sequence }: { sequence: Sequence }) {
         className={`flex flex-wrap items-center gap-x-5 gap-y-3 rounded-xl px-4 py-3 ${SEVERITY_WASH[verdict]} ${SEVERITY_TEXT[verdict]}`}
       >
         <SeverityMark severity={verdict} size={34} />
-        <div className="min-w-60 flex-1">
+        <div className="min-w-0 shrink grow basis-60">
           <p className="text-xl leading-snug" data-testid="verdict">
             <strong>{SEVERITY_WORDS[verdict]}</strong>{' '}
             {broken
