@@ -4,11 +4,15 @@ import { refusedWhole } from './result.ts';
 /** Bytes; a character of a Zevrin file is one or two of them. */
 export const LARGEST_FILE = 200_000_000;
 
-/** The text in the bytes of a file: UTF-8, with or without a byte order mark. Never throws. */
-export function decodeText(bytes: Uint8Array): FileResult<string> {
+/**
+ * The text in the bytes of a file: UTF-8, with or without a byte order mark. Never throws.
+ *
+ * @param most how many bytes it may have.
+ */
+export function decodeText(bytes: Uint8Array, most = LARGEST_FILE): FileResult<string> {
   const size = `${bytes.length} bytes`;
   if (bytes.length === 0) return refusedWhole('nothing', 'The file is empty.');
-  if (bytes.length > LARGEST_FILE) return refusedWhole(size, `A file has at most ${LARGEST_FILE} bytes.`);
+  if (bytes.length > most) return refusedWhole(size, `A file has at most ${most} bytes.`);
   const [first, second] = bytes;
   const wide = (first === 0xff && second === 0xfe) || (first === 0xfe && second === 0xff);
   // Text for people has no character 0; in UTF-16 every second byte of it is one.

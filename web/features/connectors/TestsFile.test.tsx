@@ -32,8 +32,8 @@ describe('own tests from a file', () => {
     ]);
     expect(page.store.getState().workspace.past).toHaveLength(1);
     give(line(oval.name), line(oval.name, 'wedged', '2026-03-02'));
-    await new Promise((resolve) => setTimeout(resolve, 20));
-    expect(page.data().wayTests).toHaveLength(2);
+    give(line(oval.name), line(oval.name, 'worked', '2026-03-03'));
+    await waitFor(() => expect(page.data().wayTests).toHaveLength(3));
   });
 
   it('are refused whole, with the line, when one of them is wrong', async () => {
@@ -42,6 +42,21 @@ describe('own tests from a file', () => {
     const alert = await screen.findByRole('alert');
     expect(alert.textContent).toContain('tests.csv, line 3');
     expect(alert.textContent).toContain('Nothing was taken from it.');
+    expect(page.data().wayTests).toEqual([]);
+  });
+
+  it.each<[string, BlobPart, string]>([
+    ['nothing', '', 'The file is empty.'],
+    ['UTF-16', new Uint8Array([0xff, 0xfe, 0x63, 0]), 'The text of this file is UTF-16. Save it as UTF-8.'],
+    ['a picture', new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 1]), 'This file is no text.'],
+    ['bad UTF-8', new Uint8Array([0x63, 0xc3, 0x28]), 'The text of this file is not UTF-8. Save it as UTF-8.'],
+    ['too much', new Uint8Array(20_000_001).fill(0x61), 'A file has at most 20000000 bytes.'],
+  ])('%s is refused in a plain sentence', async (_, content, says) => {
+    const page = show();
+    fireEvent.change(screen.getByLabelText('Own tests from a CSV file'), {
+      target: { files: [new File([content], 'tests.csv')] },
+    });
+    expect((await screen.findByRole('alert')).textContent).toBe(`tests.csv: ${says} Nothing was taken from it.`);
     expect(page.data().wayTests).toEqual([]);
   });
 

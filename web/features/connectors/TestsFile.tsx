@@ -2,6 +2,7 @@ import { nanoid } from '@reduxjs/toolkit';
 import { FileDown } from 'lucide-react';
 import { useState } from 'react';
 import { wayKey } from '@core/connector';
+import { decodeText } from '@core/files';
 import type { Connector, Device } from '@core/gear';
 import { usePreferences } from '../../app/preferences';
 import { addTests } from '../../store/test-edits';
@@ -12,6 +13,9 @@ import { FileButton } from '../../ui/FileButton';
 import { useToast } from '../../ui/Toasts';
 import { factsOf } from '../locker/kinds';
 import { readTestsCsv, type Asked, type Chosen } from './tests-csv';
+
+/** Bytes. */
+const LARGEST_CSV = 20_000_000;
 
 /** A file that waits for an answer about a name. */
 interface Asking {
@@ -36,6 +40,12 @@ export function TestsFile({ connectors, devices, csv }: TestsFileProps) {
   const { system } = usePreferences();
   const [refused, setRefused] = useState<string | null>(null);
   const [asking, setAsking] = useState<Asking | null>(null);
+  const open = async (file: File) => {
+    const text = decodeText(new Uint8Array(await file.slice(0, LARGEST_CSV + 1).arrayBuffer()), LARGEST_CSV);
+    if (text.ok) return read({ name: file.name, text: text.value }, {});
+    setAsking(null);
+    setRefused(`${file.name}: ${text.issues[0]!.message} Nothing was taken from it.`);
+  };
   const read = (file: Pick<Asking, 'name' | 'text'>, chosen: Chosen) => {
     const result = readTestsCsv(file.text, connectors, devices, new Date().toISOString(), nanoid, chosen);
     setRefused(null);
@@ -57,7 +67,7 @@ export function TestsFile({ connectors, devices, csv }: TestsFileProps) {
         label="Own tests from a CSV file"
         accept=".csv,text/csv"
         text="Own tests from CSV"
-        onFile={(file) => void file.text().then((text) => read({ name: file.name, text }, {}))}
+        onFile={(file) => void open(file)}
       />
       <button
         type="button"

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { club, demoTests } from '@core/samples';
 import { usualLoad } from '@core/gear';
 import { judgeTestedWays, wayTestSchema, type WayTest } from '@core/connector';
-import { readTestsCsv, waysCsv } from './tests-csv';
+import { MOST_LINES, readTestsCsv, waysCsv } from './tests-csv';
 
 const connectors = club.clubItems.filter((i) => i.kind === 'connector');
 const devices = club.clubItems.filter((i) => i.kind === 'device');
@@ -80,6 +80,21 @@ describe('own tests as CSV', () => {
   ])('%s is one', (at, is) => {
     const result = read(`${HEAD}\nconnector-oval,device-burr,broad,left,free,worked,${at},`);
     expect(result.ok && result.tests[0]!.at).toMatch(is);
+  });
+  it('more lines than anybody has tried are refused by their number, before they are gone through', () => {
+    const many = Array.from({ length: MOST_LINES + 1 }, () => 'x,y,broad,left,free,worked,,');
+    expect(read([HEAD, ...many].join('\n'))).toEqual({
+      ok: false,
+      line: MOST_LINES + 2,
+      message: 'A file has at most 20000 lines below its head.',
+    });
+  });
+  it.each([
+    ['"x,y,broad', 2, 'A quote is opened here and never closed.'],
+    ['x,y', 2, 'This line has fewer cells than the head.'],
+    ['x,y,broad,left,free,worked,,note,more', 2, 'This line has more cells than the head.'],
+  ])('what the reader of such files finds is said in our words: %s', (row, line, message) => {
+    expect(read(`${HEAD}\n${row}`)).toEqual({ ok: false, line, message });
   });
   it('a note that the store would refuse is refused, not cut', () => {
     const result = read(`${HEAD}\nconnector-oval,device-burr,broad,left,free,worked,,${'x'.repeat(2001)}`);

@@ -89,6 +89,16 @@ export type CsvResult =
   /** Nothing is wrong with the file, and only its owner knows which is meant. */
   | { readonly ok: false; readonly asked: Asked };
 
+/** Lines below the head: ten times the ways of a large locker. */
+export const MOST_LINES = 20_000;
+/** What the reader of such files finds wrong with a line. */
+const FAULTS: Readonly<Record<string, string>> = {
+  MissingQuotes: 'A quote is opened here and never closed.',
+  InvalidQuotes: 'A quote stands in the middle of a cell. Inside of quotes it is written twice.',
+  TooFewFields: 'This line has fewer cells than the head.',
+  TooManyFields: 'This line has more cells than the head.',
+};
+
 const oneOf = (what: string, read: string, allowed: readonly string[]) =>
   `${what}: read “${read}”, allowed: ${allowed.join(', ')}.`;
 
@@ -122,11 +132,20 @@ export function readTestsCsv(
   newId: () => string,
   chosen: Chosen = {},
 ): CsvResult {
-  const { data, meta, errors } = parse<Row>(text.replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: 'greedy' });
+  const { data, meta, errors } = parse<Row>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    preview: MOST_LINES + 1,
+  });
   const missing = HEAD.slice(0, 6).filter((h) => !meta.fields?.includes(h));
   if (missing.length > 0) return { ok: false, line: 1, message: `Columns missing: ${missing.join(', ')}.` };
   const broken = errors.find((e) => e.type !== 'Delimiter');
-  if (broken) return { ok: false, line: (broken.row ?? 0) + 2, message: `${broken.message}.` };
+  // What is wrong with quotes it counts from the head, all else from the line below.
+  const head = broken?.type === 'Quotes' ? 1 : 2;
+  if (broken)
+    return { ok: false, line: (broken.row ?? 0) + head, message: FAULTS[broken.code] ?? 'It cannot be read.' };
+  if (data.length > MOST_LINES)
+    return { ok: false, line: MOST_LINES + 2, message: `A file has at most ${MOST_LINES} lines below its head.` };
   const tests: WayTest[] = [];
   for (const [i, row] of data.entries()) {
     const fail = (message: string): CsvResult => ({ ok: false, line: i + 2, message });
