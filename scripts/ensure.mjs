@@ -52,23 +52,41 @@ export function ensureBuild() {
   );
 }
 
-/** Debian's Chromium, for the tests in a browser. Installs it as root, otherwise says how; takes the one with windows where only that is there. */
-export function ensureChromium() {
-  if (existsSync(SHELL)) return;
-  const command = 'apt-get update && apt-get install -y --no-install-recommends chromium-headless-shell';
+/** Installs Debian's packages as root unless what they bring is `there`. Otherwise, or when it fails, says how, and ends where there is not `enough` to go on. */
+function ensureDebian(what, packages, there, enough = there) {
+  if (there()) return;
+  const command = `apt-get update && apt-get install -y --no-install-recommends ${packages.join(' ')}`;
   const root = process.getuid?.() === 0;
   if (root) {
-    console.error('Installing Chromium ...');
+    console.error(`Installing ${what} ...`);
     const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
     spawnSync('sh', ['-c', command], { stdio: ['ignore', 2, 2], env });
   }
-  if (existsSync(browserPath())) return;
+  if (enough()) return;
   console.error(
-    root
-      ? `Chromium could not be installed with: ${command}`
-      : `The browser tests need Debian's Chromium. Run as root:\n  ${command}`,
+    root ? `${what} could not be installed with: ${command}` : `This needs ${what}. Run as root:\n  ${command}`,
   );
   process.exit(1);
+}
+
+/** Debian's Chromium, for the tests in a browser; takes the one with windows where only that is there. */
+export const ensureChromium = () =>
+  ensureDebian(
+    'Debian’s Chromium',
+    ['chromium-headless-shell'],
+    () => existsSync(SHELL),
+    () => existsSync(browserPath()),
+  );
+
+/** Two more engines, with what drives them, by the programs that have to be there. */
+const ENGINES = [
+  ['Firefox', ['firefox-esr'], ['firefox-esr']],
+  ['WebKit', ['webkit2gtk-driver', 'xvfb', 'imagemagick'], ['WebKitWebDriver', 'Xvfb', 'import']],
+];
+const programsThere = (programs) => programs.every((name) => existsSync(`/usr/bin/${name}`));
+export const enginesThere = () => ENGINES.filter(([, , programs]) => programsThere(programs)).map(([name]) => name);
+export function ensureEngines() {
+  for (const [name, packages, programs] of ENGINES) ensureDebian(name, packages, () => programsThere(programs));
 }
 
 /** Node, loading TypeScript as it is. */

@@ -2,7 +2,7 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { ensureBuild, ensureChromium, ensurePackages, root } from './ensure.mjs';
+import { ensureBuild, ensureChromium, ensurePackages, enginesThere, root, withTypeScript } from './ensure.mjs';
 
 ensurePackages();
 ensureChromium();
@@ -98,6 +98,9 @@ if (built) {
     const tolerated = stats.flaky <= MOST_SECOND_TRIES ? stats.flaky : 0;
     return { passed: stats.expected + tolerated, failed: stats.unexpected + stats.flaky - tolerated };
   });
+  // Only where they are there already: `npm run engines` installs them, and goes the whole way.
+  for (const engine of enginesThere())
+    check(`in ${engine}`, process.execPath, [...withTypeScript, 'e2e/engines/run.ts', '--short', engine.toLowerCase()]);
 }
 
 console.log(`\n${passed} passed, ${failed} failed`);

@@ -85,7 +85,7 @@ export function MapTable<R extends Named, C extends Named>({
   const cells = useOneStop();
   return (
     <div
-      className="max-h-[70dvh] w-fit max-w-full overflow-auto rounded-lg border border-line [contain:paint]"
+      className="max-h-[70dvh] w-fit max-w-full overflow-auto [scrollbar-gutter:stable] rounded-lg border border-line [contain:paint]"
       role="region"
       aria-label={label}
     >
