@@ -32,6 +32,9 @@ async function through(bytes: Uint8Array, stream: ReadableWritablePair<Uint8Arra
   return all;
 }
 
+/** Whether this browser can pack a set-up into a code, and unpack one: older ones cannot. */
+export const canPack = (): boolean => typeof CompressionStream === 'function';
+
 /** The code of a set-up: capitals and digits. */
 export async function codeOf(setup: Setup): Promise<string> {
   const text = JSON.stringify(JSON.parse(writeSetup(setup)));
@@ -43,6 +46,8 @@ export async function documentOf(code: string): Promise<FileResult<Document>> {
   const told = JSON.stringify(code.slice(0, 20)) + (code.length > 20 ? ` and ${code.length - 20} more characters` : '');
   if (code === '') return refusedWhole('nothing', 'The link carries no set-up: what stands behind the # is missing.');
   if (code.length > LONGEST_CODE) return refusedWhole(told, `A link carries at most ${LONGEST_CODE} characters.`);
+  if (!canPack())
+    return refusedWhole(told, 'This browser cannot unpack a link. Open it in a newer one, or ask for the file.');
   try {
     const bytes = base32nopad.decode(code.toUpperCase());
     const text = new TextDecoder('utf-8', { fatal: true }).decode(

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { Setup } from '@core/rig';
 import { usePlace } from '../app/place';
-import { codeOf } from './link';
+import { canPack, codeOf } from './link';
 import { squaresOf, type Squares } from './squares';
 
 export interface ShareLink {
@@ -10,15 +10,16 @@ export interface ShareLink {
   readonly squares: Squares | null;
 }
 
-/** The link that carries a set-up, and its QR code; null while they are made. */
+/** The link that carries a set-up, and its QR code; null while they are made, and where the browser cannot make them. */
 export function useShareLink(setup: Setup): ShareLink | null {
   const { name: place } = usePlace();
   const [ready, setReady] = useState<(ShareLink & { readonly of: Setup }) | null>(null);
   useEffect(() => {
     let gone = false;
+    if (!canPack()) return;
     void codeOf(setup).then((code) => {
       if (gone) return;
-      const link = `${location.origin}/${place}/open#${code}`;
+      const link = `${location.origin}${import.meta.env.BASE_URL}${place}/open#${code}`;
       setReady({ of: setup, link, squares: squaresOf(link) });
     });
     return () => {

@@ -1,3 +1,4 @@
+import { nanoid } from '@reduxjs/toolkit';
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb';
 import { COLLECTIONS, type Collection, type Workspace } from '@core/files';
 import { spread } from '@core/units';
@@ -103,7 +104,7 @@ async function connect(name: WorkspaceName, onLost: () => void): Promise<Db> {
         if (!database.objectStoreNames.contains(collection)) database.createObjectStore(collection, { keyPath: 'id' });
       }
       if (from < 1) {
-        void database.createObjectStore('meta').put(crypto.randomUUID(), 'born');
+        void database.createObjectStore('meta').put(nanoid(), 'born');
         return;
       }
       // All or nothing: what cannot be brought up stays as it was, and the workspace says that it cannot be opened.

@@ -1,5 +1,8 @@
 import { useEffect, useState } from 'react';
 
+/** Older browsers have no locks, and none has them without a secure connection: there a second tab is not found out. */
+export const tabsAreToldApart = (): boolean => 'locks' in navigator;
+
 /** `here`: this tab has it. `elsewhere`: another one does. `asking`: not known yet. */
 export type Holder = 'here' | 'elsewhere' | 'asking';
 
@@ -10,12 +13,12 @@ export type Holder = 'here' | 'elsewhere' | 'asking';
 export function useOneTab(name: string): { readonly holder: Holder; readonly takeOver: () => void } {
   const [state, setState] = useState<{ readonly name: string; readonly holder: Holder }>({
     name,
-    // Without locks (very old browsers) a second tab is not found out; the storage still keeps the answers of both.
-    holder: 'locks' in navigator ? 'asking' : 'here',
+    // The storage keeps the answers of both all the same.
+    holder: tabsAreToldApart() ? 'asking' : 'here',
   });
   const [taken, setTaken] = useState(0);
   useEffect(() => {
-    if (!('locks' in navigator)) return;
+    if (!tabsAreToldApart()) return;
     const left = new AbortController();
     const say = (holder: Holder) => {
       if (!left.signal.aborted) setState({ name, holder });

@@ -20,7 +20,7 @@ import { useAppDispatch, useWorkspace } from '../../store/hooks';
 import { recorded } from '../../store/workspace-slice';
 import { ConfirmButton } from '../../ui/ConfirmButton';
 import { SeverityMark } from '../../ui/SeverityMark';
-import { useOneTab } from '../../ui/useOneTab';
+import { tabsAreToldApart, useOneTab } from '../../ui/useOneTab';
 import { useSettled } from '../../ui/useSettled';
 import { useWakeLock } from '../../ui/useWakeLock';
 import { CheckHalf } from './CheckHalf';
@@ -90,6 +90,11 @@ function RunningCheck({ record }: { record: CheckRecord }) {
           <button type="button" className="btn" onClick={takeOver}>
             Go on in this tab
           </button>
+        </p>
+      )}
+      {!tabsAreToldApart() && (
+        <p className="bg-sunk px-4 py-1 text-sm text-ink-2">
+          This browser does not tell whether the check is open in another tab too. Answer in one only.
         </p>
       )}
       {item ? (

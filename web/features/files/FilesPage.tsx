@@ -13,6 +13,7 @@ import { usePlace } from '../../app/place';
 import { useTitle } from '../../app/useTitle';
 import { addSetup } from '../../store/edits';
 import { addSequence } from '../../store/sequence-edits';
+import { KEEPING_WORDS, useKeeping } from '../../storage/keeping';
 import { useAppDispatch, useWorkspace, useUnreadable } from '../../store/hooks';
 import { edited, replaced } from '../../store/workspace-slice';
 import { ConfirmButton } from '../../ui/ConfirmButton';
@@ -58,10 +59,7 @@ export function FilesPage() {
   const dispatch = useAppDispatch();
   const say = useToast();
   const [reading, setReading] = useState<Reading>({ kind: 'none' });
-  const [kept, setKept] = useState<boolean | null>(null);
-  useEffect(() => {
-    void navigator.storage?.persisted?.().then(setKept);
-  }, []);
+  const keeping = useKeeping();
 
   const worker = useRef<ReturnType<typeof hireForFiles> | null>(null);
   const dismiss = () => {
@@ -152,12 +150,8 @@ export function FilesPage() {
     <div className="mx-auto max-w-3xl px-4 py-6">
       <h1>Files</h1>
       <p className="mt-1 text-ink-2">
-        This workspace holds {contents(countsOf(data))}. It is stored in this browser only
-        {kept === true
-          ? ', which has agreed to keep it.'
-          : kept === false
-            ? ', which may clear it when space runs short: keep a copy.'
-            : '.'}
+        This workspace holds {contents(countsOf(data))}. It is stored in this browser only.{' '}
+        {keeping && KEEPING_WORDS[keeping]}
       </p>
       {storing.kind === 'running' && (
         <p role="status" className="mt-4">

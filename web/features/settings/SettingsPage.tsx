@@ -1,6 +1,7 @@
 import { useEffect, useId, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { VOCABULARIES } from '@core/vocabulary';
+import { KEEPING_WORDS, useKeeping } from '../../storage/keeping';
 import { usePlace } from '../../app/place';
 import { usePreferences, useWords } from '../../app/preferences';
 import { useTitle } from '../../app/useTitle';
@@ -132,31 +133,31 @@ function Choice<K extends string>({ label, value, options, onChoose, hint }: Cho
   );
 }
 
-/** How much is stored, and whether the browser may throw it away when it runs short. */
+/** How much is stored, and how long the browser keeps it. */
 function Storage() {
-  const [told, setTold] = useState<{ readonly usedMb: number | null; readonly kept: boolean | null } | null>(null);
+  const keeping = useKeeping();
+  const [usedMb, setUsedMb] = useState<number | null>(null);
   useEffect(() => {
     let left = false;
-    const { storage } = navigator as { storage?: StorageManager };
-    void Promise.all([storage?.estimate?.(), storage?.persisted?.()])
-      .then(([estimate, kept]) => {
-        if (!left) setTold({ usedMb: estimate?.usage === undefined ? null : estimate.usage / 1e6, kept: kept ?? null });
-      })
-      .catch(() => undefined);
+    const { storage } = navigator as { storage?: Partial<StorageManager> };
+    void storage?.estimate?.().then(
+      ({ usage }) => {
+        if (!left) setUsedMb(usage === undefined ? null : usage / 1e6);
+      },
+      () => undefined,
+    );
     return () => {
       left = true;
     };
   }, []);
   return (
     <p>
-      {told?.usedMb === null || !told
+      {usedMb === null
         ? 'How much is stored is not told by this browser.'
-        : told.usedMb < 1
+        : usedMb < 1
           ? 'Less than 1 MB is stored here, the app itself included.'
-          : `About ${Math.round(told.usedMb)} MB are stored here, the app itself included.`}{' '}
-      {told?.kept === true
-        ? 'The browser keeps it until you wipe it.'
-        : 'The browser may throw it away when space runs short: take copies.'}
+          : `About ${Math.round(usedMb)} MB are stored here, the app itself included.`}{' '}
+      {keeping && KEEPING_WORDS[keeping]}
     </p>
   );
 }

@@ -1,7 +1,7 @@
 import { Accordion } from 'radix-ui';
 import { ChevronDown } from 'lucide-react';
 import { useId, useState, type ReactNode } from 'react';
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import type { z } from 'zod';
 import type { Ref } from '@core/finding';
 import type { Slot } from '@core/parts';
@@ -156,6 +156,7 @@ function Picker({ label, chosen, options, onPick, addTo, addLabel, into }: Picke
   const id = useId();
   const gone = chosen && !options.some((o) => o.id === chosen.id);
   const { name } = usePlace();
+  const { pathname } = useLocation();
   return (
     <div>
       <label htmlFor={id} className="block text-sm font-semibold">
@@ -179,7 +180,7 @@ function Picker({ label, chosen, options, onPick, addTo, addLabel, into }: Picke
         <Link
           className="inline-flex min-h-11 items-center text-sm font-semibold text-act underline"
           to={`/${name}/locker/${addTo}/new`}
-          state={{ back: window.location.pathname, into }}
+          state={{ back: pathname, into }}
         >
           {addLabel}
         </Link>

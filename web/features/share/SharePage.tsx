@@ -5,9 +5,13 @@ import { NotFound } from '../../app/NotFound';
 import { usePlace } from '../../app/place';
 import { useTitle } from '../../app/useTitle';
 import { CrispQrCode } from '../../share/CrispQrCode';
+import { canPack } from '../../share/link';
 import { useShareLink } from '../../share/useShareLink';
 import { useWorkspace } from '../../store/hooks';
 import { useToast } from '../../ui/Toasts';
+
+// Without a secure connection there is no clipboard to write to.
+const copied = async (text: string) => navigator.clipboard.writeText(text);
 
 export function SharePage() {
   const { setupId } = useParams();
@@ -35,6 +39,11 @@ function Share({ setup }: { setup: Setup }) {
           : ''}
         .
       </p>
+      {!canPack() && (
+        <p role="alert" className="mt-4 rounded-lg bg-mind-wash px-4 py-2 text-mind">
+          This browser cannot pack a set-up into a link. Save the set-up to a file and send that.
+        </p>
+      )}
       <div className="-mx-3 mt-4 aspect-square border border-line bg-white sm:mx-0">
         {ready?.squares && <CrispQrCode name={setup.name} squares={ready.squares} />}
         {ready && !ready.squares && (
@@ -51,7 +60,7 @@ function Share({ setup }: { setup: Setup }) {
           className="btn btn-act"
           disabled={link === null}
           onClick={() =>
-            void navigator.clipboard.writeText(link!).then(
+            void copied(link!).then(
               () => say('The link is copied.'),
               () => say('The browser did not allow copying. Mark the link and copy it.'),
             )

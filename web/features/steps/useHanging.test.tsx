@@ -11,7 +11,9 @@ beforeEach(() => {
 });
 afterEach(() => vi.useRealTimers());
 const open = () => renderHook(() => useHanging(KEY));
-const pass = (seconds: number) => act(() => vi.advanceTimersByTime(seconds * 1000));
+const pass = (seconds: number) => {
+  act(() => void vi.advanceTimersByTime(seconds * 1000));
+};
 /** Somebody, or the network, sets the clock of the system. */
 const setClock = (byS: number) => vi.setSystemTime(Date.now() + byS * 1000);
 
