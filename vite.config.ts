@@ -47,8 +47,14 @@ const demoAsData: Plugin = {
   },
 };
 
+/** The folder of the site that this build is made for, and the one that it is put into. */
+const BASE = process.env.BASE_PATH ?? '/';
+if (!/^\/([\w.-]+\/)*$/.test(BASE)) throw new Error(`BASE_PATH: read “${BASE}”; needed is a path as /climbing/zevrin/`);
+const DIST = process.env.DIST ?? here('dist');
+
 const offline = () =>
   VitePWA({
+    base: BASE,
     // A new version waits until the person takes it: nothing is loaded anew while somebody types.
     registerType: 'prompt',
     injectRegister: false,
@@ -57,13 +63,13 @@ const offline = () =>
       name: 'Zevrin',
       short_name: 'Zevrin',
       description: 'Choose, rig and check rope-work set-ups.',
-      start_url: '/',
+      start_url: BASE,
       display: 'standalone',
       background_color: '#f6f4ee',
       theme_color: '#1d4f43',
       icons: [
-        { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' },
-        { src: '/icon-maskable.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'maskable' },
+        { src: `${BASE}icon.svg`, sizes: 'any', type: 'image/svg+xml', purpose: 'any' },
+        { src: `${BASE}icon-maskable.svg`, sizes: 'any', type: 'image/svg+xml', purpose: 'maskable' },
       ],
     },
     workbox: {
@@ -71,7 +77,7 @@ const offline = () =>
       globPatterns: ['**/*.{html,js,css,svg,ico,woff2}'],
       globIgnores: ['.vite/**'],
       maximumFileSizeToCacheInBytes: 4_000_000,
-      navigateFallback: '/index.html',
+      navigateFallback: `${BASE}index.html`,
       cleanupOutdatedCaches: true,
     },
   });
@@ -85,10 +91,11 @@ export const alias = [
 /** The page without what comes after it. Made anew for each build: what it is built with keeps notes. */
 const page = (): UserConfig => ({
   root: here('web'),
+  base: BASE,
   plugins: [zodOfThePage, demoAsData, namedBuild, react(), tailwindcss()],
   resolve: { alias },
   worker: { plugins: () => [zodOfThePage], format: 'es' },
-  build: { outDir: here('dist'), emptyOutDir: true, manifest: true, target: 'es2022' },
+  build: { outDir: DIST, emptyOutDir: true, manifest: true, target: 'es2022' },
 });
 
 /** What is loaded together is one file, in the order in which it is loaded; the rest falls apart by routes as the bundler has it. */

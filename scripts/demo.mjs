@@ -3,6 +3,9 @@ import { ensureBuild, ensurePackages, root, withTypeScript } from './ensure.mjs'
 
 ensurePackages();
 ensureBuild();
-const server = spawn(process.execPath, [...withTypeScript, 'server/bin.ts'], { cwd: root, stdio: 'inherit' });
+const server = spawn(process.execPath, [...withTypeScript, 'server/bin.ts', ...process.argv.slice(2)], {
+  cwd: root,
+  stdio: 'inherit',
+});
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code) => process.exit(code ?? 0));

@@ -14,7 +14,7 @@ function* filesUnder(path) {
 }
 
 function digest(paths) {
-  const hash = createHash('sha256');
+  const hash = createHash('sha256').update(process.env.BASE_PATH ?? '/');
   for (const path of paths)
     for (const file of filesUnder(join(root, path))) hash.update(file).update(readFileSync(file));
   return hash.digest('hex');

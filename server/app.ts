@@ -21,16 +21,26 @@ const failed: ErrorRequestHandler = (error: { status?: number }, _request, respo
     );
 };
 
+/** The folder of the site that a build is made for, as `/` or `/climbing/zevrin/`: the page says it. */
+export function baseOf(dist: string): string {
+  const page = readFileSync(join(dist, 'index.html'), 'utf8');
+  return /(?:src|href)="(\/[^"]*?)assets\//.exec(page)?.[1] ?? '/';
+}
+
 /**
  * Serves the built app from `dist`: strict content security policy with a nonce per page, compression, and cache headers (hashed assets
  * for a year, the page never). Every path of the app gets the page, so that deep links survive a reload; a file that is not there is not found.
  */
 export function createApp(dist: string): Express {
   const page = readFileSync(join(dist, 'index.html'), 'utf8');
-  const preloads = preloadsOf(dist);
+  const base = baseOf(dist);
+  const preloads = preloadsOf(dist, base);
   const app = express();
   app.disable('x-powered-by');
   app.use(compression());
+  // For what looks whether it is alive.
+  app.get('/healthz', (_request, response) => void response.type('text').send('ok\n'));
+  const inside = express.Router();
   app.use((_request, response, next) => {
     const nonce = randomBytes(16).toString('base64');
     response.locals.nonce = nonce;
@@ -62,9 +72,9 @@ export function createApp(dist: string): Express {
     response.type('html').send(html.replace('</head>', () => `${preloads(request.path)}</head>`));
   };
   // Never as the file, whose nonce is not filled in.
-  app.get('/index.html', sendPage);
-  app.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
-  app.use(
+  inside.get('/index.html', sendPage);
+  inside.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+  inside.use(
     express.static(dist, {
       index: false,
       maxAge: '1h',
@@ -75,9 +85,11 @@ export function createApp(dist: string): Express {
     }),
   );
   // Addresses of the app have no dot; what has one is a file, and was not found.
-  app.get('/{*path}', (request, response, next) =>
+  inside.get('/{*path}', (request, response, next) =>
     request.path.includes('.') ? next() : void sendPage(request, response, next),
   );
+  app.use(base, inside);
+  if (base !== '/') app.get('/', (_request, response) => response.redirect(base));
   app.use((_request, response) => void response.status(404).type('text').send('Not found.\n'));
   app.use(failed);
   return app;

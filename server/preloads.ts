@@ -18,9 +18,10 @@ const PARTS: readonly (readonly [path: RegExp, parts: readonly string[]])[] = [
  * Links that have the browser fetch these parts while it still reads the program that will ask for them: one way to the server less.
  * Empty for a build that does not say what it is made of.
  *
- * @returns for a path of the app the HTML to put into the head of its page.
+ * @param base the folder of the site that the build is made for.
+ * @returns for a path of the app, inside of that folder, the HTML to put into the head of its page.
  */
-export function preloadsOf(dist: string): (path: string) => string {
+export function preloadsOf(dist: string, base: string): (path: string) => string {
   const file = join(dist, '.vite/manifest.json');
   const manifest: Manifest = existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as Manifest) : {};
   const filesFrom = (keys: readonly string[], seen = new Set<string>()): Set<string> => {
@@ -41,7 +42,7 @@ export function preloadsOf(dist: string): (path: string) => string {
     if (known !== undefined) return known;
     const links = [...filesFrom(keys)]
       .filter((name) => !there.has(name))
-      .map((name) => `<link rel="modulepreload" crossorigin href="/${name}">`)
+      .map((name) => `<link rel="modulepreload" crossorigin href="${base}${name}">`)
       .join('');
     made.set(keys.join(), links);
     return links;

@@ -12,6 +12,7 @@ import {
 } from 'react-router';
 import { PreferencesProvider } from './preferences';
 import { NotFound } from './NotFound';
+import { withinBase } from './base';
 import { Failed } from '../ui/Failed';
 import { part } from '../ui/part';
 import { Toasts } from '../ui/Toasts';
@@ -24,7 +25,7 @@ const page = (what: string, load: () => Promise<ComponentType>) =>
 /** Everything of a workspace: the first page does without it. */
 const inside = () => import('./Inside');
 // The data of a demo that was never opened here is fetched beside the program.
-if (/^\/demo(\/|$)/.test(location.pathname))
+if (/^\/demo(\/|$)/.test(withinBase(location.pathname)))
   void (globalThis.indexedDB as IDBFactory | undefined)
     ?.databases?.()
     .then((known) => (known.some((d) => d.name === 'zevrin-demo') ? null : import('./demo-data')))
@@ -129,7 +130,7 @@ function preload(pathname: string) {
     type?.preload?.();
   }
 }
-preload(location.pathname);
+preload(withinBase(location.pathname));
 
 export function App() {
   return (
@@ -140,7 +141,7 @@ export function App() {
     >
       <PreferencesProvider>
         <Toasts>
-          <BrowserRouter>
+          <BrowserRouter basename={import.meta.env.BASE_URL}>
             <NewVersion />
             <Pages />
           </BrowserRouter>

@@ -1,5 +1,6 @@
 import { Outlet, useParams } from 'react-router';
 import { WORKSPACES, type WorkspaceName } from '../storage/names';
+import { withinBase } from './base';
 import { NotFound } from './NotFound';
 import { enter, leave } from './session';
 import { WorkspaceProvider } from './WorkspaceProvider';
@@ -12,7 +13,7 @@ const SURELY_IN_MS = 5000;
 const isWorkspace = (name: string | undefined): name is WorkspaceName => WORKSPACES.some((w) => w === name);
 
 // The disk is asked for what the address says while the page is still put together, and not after its first frame.
-const [, asked] = location.pathname.split('/');
+const [, asked] = withinBase(location.pathname).split('/');
 if (isWorkspace(asked)) {
   enter(asked).then(
     () => setTimeout(() => leave(asked), SURELY_IN_MS),

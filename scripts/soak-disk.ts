@@ -1,0 +1,130 @@
+/*
+ * A disk that is really full: the browser keeps its data on a small file system of its own, which is filled to the last byte while somebody types. Nothing that was shown as saved is
+ * lost, that nothing can be saved is said, typing goes on, and with room again all of it is written. Needs the right to mount: npm run soak -- disk
+ */
+import { execFileSync } from 'node:child_process';
+import { appendFileSync, mkdtempSync, rmSync, statfsSync } from 'node:fs';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+import { emptyWorkspace, writeWorkspace } from '../core/files/index.ts';
+import { rappelDouble } from '../core/samples/index.ts';
+import { createApp } from '../server/app.ts';
+import { launch } from './chromium.ts';
+
+const SIZE = '160m';
+const disk = mkdtempSync(join(tmpdir(), 'zevrin-disk-'));
+try {
+  execFileSync('mount', ['-t', 'tmpfs', '-o', `size=${SIZE}`, 'tmpfs', disk], { stdio: 'pipe' });
+} catch (error) {
+  console.log(
+    `Not tried: a file system of its own cannot be mounted here (${String((error as { stderr?: unknown }).stderr).trim()}).`,
+  );
+  process.exit(2);
+}
+const server = createApp(join(import.meta.dirname, '../dist')).listen(0, '127.0.0.1');
+await new Promise((resolve) => server.once('listening', resolve));
+const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+const start = async () => {
+  const context = await chromium.launchPersistentContext(join(disk, 'profile'), { ...launch, serviceWorkers: 'block' });
+  return { context, page: context.pages()[0] ?? (await context.newPage()) };
+};
+const ballast = join(disk, 'ballast');
+const freeBytes = () => {
+  const { bavail, bsize } = statfsSync(disk);
+  return bavail * bsize;
+};
+function fill() {
+  for (let block = 1 << 20; block >= 1; block >>= 1)
+    for (;;)
+      try {
+        appendFileSync(ballast, Buffer.alloc(block));
+      } catch {
+        break;
+      }
+}
+
+const wrong: string[] = [];
+const NAME = 'Name of the set-up';
+/** What the head of the page says of saving. */
+const state = (page: Page) =>
+  page.evaluate(
+    () => document.querySelector<HTMLElement>('header [role="alert"], [data-testid="save-state"]')?.textContent ?? '',
+  );
+const shows = async (page: Page, value: string) => {
+  const there = await page.getByLabel(NAME).inputValue();
+  if (there !== value) wrong.push(`the screen shows “${there}” and not “${value}”`);
+};
+let shownAsSaved = '';
+try {
+  const { context, page } = await start();
+  const crashed: string[] = [];
+  page.on('crash', () => crashed.push('the page crashed'));
+  page.on('pageerror', (error) => crashed.push(error.message));
+  await page.goto(`${base}/mine/files`);
+  await page.getByLabel('Zevrin file to read').setInputFiles({
+    name: 'disk.zevrin.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(writeWorkspace({ ...emptyWorkspace(), setups: [{ ...rappelDouble, id: 'disk' }] })),
+  });
+  await page.getByRole('button', { name: 'Replace everything with it' }).click();
+  await page.getByText('The file is read in.', { exact: true }).first().waitFor();
+  await page.goto(`${base}/mine/setups/disk`);
+  await page.getByLabel(NAME).waitFor();
+
+  fill();
+  console.log(`${freeBytes()} bytes are free.`);
+  let typed = 0;
+  let failedAt = 0;
+  for (; typed < 400 && failedAt === 0; typed += 1) {
+    const value = `Full ${typed}`;
+    await page.getByLabel(NAME).fill(value);
+    await page.waitForTimeout(60);
+    const said = await state(page);
+    if (said.includes('Not saved')) failedAt = typed + 1;
+    else if (said === 'Saved') shownAsSaved = value;
+  }
+  if (failedAt === 0) wrong.push('nobody was told that the disk is full');
+  else
+    console.log(
+      `“${(await state(page)).trim()}” after ${failedAt} edits; “${shownAsSaved}” was the last that was shown as saved.`,
+    );
+  for (let i = 0; i < 20; i += 1) await page.getByLabel(NAME).fill(`Typed on ${i}`);
+  await shows(page, 'Typed on 19');
+  rmSync(ballast);
+  const again = page.getByRole('button', { name: /again/i }).first();
+  if (await again.isVisible()) await again.click();
+  await page.getByTestId('save-state').getByText('Saved').waitFor({ timeout: 20_000 });
+  await shows(page, 'Typed on 19');
+  wrong.push(...crashed);
+  await context.close();
+  const next = await start();
+  await next.page.goto(`${base}/mine/setups/disk`);
+  await next.page.getByLabel(NAME).waitFor();
+  await shows(next.page, 'Typed on 19');
+
+  // And the end of it all on a full disk: what was shown as saved is there, whatever else is not.
+  fill();
+  let last = 'Typed on 19';
+  for (let i = 0; i < 30; i += 1) {
+    await next.page.getByLabel(NAME).fill(`Last ${i}`);
+    await next.page.waitForTimeout(60);
+    if ((await state(next.page)) === 'Saved') last = `Last ${i}`;
+  }
+  await next.context.close();
+  const third = await start();
+  await third.page.goto(`${base}/mine/setups/disk`);
+  await third.page.getByLabel(NAME).waitFor();
+  const kept = await third.page.getByLabel(NAME).inputValue();
+  const order = (name: string) => (name.startsWith('Last') ? Number(name.split(' ')[1]) : -1);
+  if (order(kept) < order(last)) wrong.push(`“${last}” was shown as saved, and “${kept}” is there`);
+  console.log(`Closed on a full disk: “${last}” was shown as saved, “${kept}” is there.`);
+  await third.context.close();
+} finally {
+  server.close();
+  execFileSync('umount', ['-l', disk]);
+  rmSync(disk, { recursive: true, force: true });
+}
+console.log(wrong.length === 0 ? 'Nothing was lost.' : wrong.join('; '));
+process.exitCode = wrong.length === 0 ? 0 : 1;
