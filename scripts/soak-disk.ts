@@ -28,7 +28,11 @@ await new Promise((resolve) => server.once('listening', resolve));
 const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
 const start = async () => {
   const context = await chromium.launchPersistentContext(join(disk, 'profile'), { ...launch, serviceWorkers: 'block' });
-  return { context, page: context.pages()[0] ?? (await context.newPage()) };
+  const page = context.pages()[0] ?? (await context.newPage());
+  // A browser that has promised nothing clears everything when the disk is full, as it says: that is not the question here.
+  const browser = await context.newCDPSession(page);
+  await browser.send('Browser.grantPermissions', { permissions: ['durableStorage'] });
+  return { context, page };
 };
 const ballast = join(disk, 'ballast');
 const freeBytes = () => {
@@ -58,18 +62,23 @@ const shows = async (page: Page, value: string) => {
 };
 let shownAsSaved = '';
 try {
-  const { context, page } = await start();
-  const crashed: string[] = [];
-  page.on('crash', () => crashed.push('the page crashed'));
-  page.on('pageerror', (error) => crashed.push(error.message));
-  await page.goto(`${base}/mine/files`);
-  await page.getByLabel('Zevrin file to read').setInputFiles({
+  // Opened once before, so that the browser has written down that it knows the place, and has promised to keep it.
+  const before = await start();
+  await before.page.goto(`${base}/mine/files`);
+  await before.page.getByLabel('Zevrin file to read').setInputFiles({
     name: 'disk.zevrin.json',
     mimeType: 'application/json',
     buffer: Buffer.from(writeWorkspace({ ...emptyWorkspace(), setups: [{ ...rappelDouble, id: 'disk' }] })),
   });
-  await page.getByRole('button', { name: 'Replace everything with it' }).click();
-  await page.getByText('The file is read in.', { exact: true }).first().waitFor();
+  await before.page.getByRole('button', { name: 'Replace everything with it' }).click();
+  await before.page.getByText('The file is read in.', { exact: true }).first().waitFor();
+  const promised = await before.page.evaluate(() => navigator.storage.persisted());
+  if (!promised) wrong.push('the browser did not promise to keep anything');
+  await before.context.close();
+  const { context, page } = await start();
+  const crashed: string[] = [];
+  page.on('crash', () => crashed.push('the page crashed'));
+  page.on('pageerror', (error) => crashed.push(error.message));
   await page.goto(`${base}/mine/setups/disk`);
   await page.getByLabel(NAME).waitFor();
 
@@ -113,6 +122,8 @@ try {
     if ((await state(next.page)) === 'Saved') last = `Last ${i}`;
   }
   await next.context.close();
+  // A browser that has no room to open its own files shows no page: that is seen with room again.
+  rmSync(ballast);
   const third = await start();
   await third.page.goto(`${base}/mine/setups/disk`);
   await third.page.getByLabel(NAME).waitFor();

@@ -5,6 +5,17 @@ import { DatabaseGone, type Database, type Entry, type Loaded, type Written } fr
 import type { Journal, Left, Mark } from './journal';
 import { resolve, type Note } from './resolve';
 
+/** What the browser says in its own words, as a person can use it. */
+function plainly(error: unknown): Error {
+  const said = error instanceof Error ? error : new Error(String(error));
+  return said.name === 'QuotaExceededError' || /NO_SPACE|no space left|disk is full|quota/i.test(said.message)
+    ? new Error(
+        'There is no room left on this device, and the browser may clear what is stored. Take a copy, make room, and try again.',
+        { cause: error },
+      )
+    : said;
+}
+
 export type SaveState =
   | { readonly kind: 'saved' }
   | { readonly kind: 'saving' }
@@ -216,7 +227,7 @@ export function createSync(options: SyncOptions) {
       for (const done of waiting) done();
       waiting.clear();
     } catch (error) {
-      const failed = error instanceof Error ? error : new Error(String(error));
+      const failed = plainly(error);
       const [job] = queue;
       // A file that could not be stored is not read in: it does not wait for a better moment behind the reader's back.
       if (job?.kind === 'replace') {
