@@ -97,7 +97,7 @@ test('a write that fails is said, and can be tried again', async ({ page }) => {
   await open(page, '/demo/setups/setup-low-span');
   await fillDisk(page, true);
   await page.getByLabel('Name of the set-up').fill('Kept all the same');
-  await expect(page.getByText(/Not saved.*disk is full/)).toBeVisible();
+  await expect(page.getByText(/Not saved.*no room left on this device/)).toBeVisible();
   await fillDisk(page, false);
   await page.getByRole('button', { name: 'Try again' }).click();
   await saved(page);

@@ -60,6 +60,14 @@ const shows = async (page: Page, value: string) => {
   const there = await page.getByLabel(NAME).inputValue();
   if (there !== value) wrong.push(`the screen shows “${there}” and not “${value}”`);
 };
+const there = (page: Page) =>
+  page
+    .getByLabel(NAME)
+    .waitFor({ timeout: 15_000 })
+    .then(
+      () => true,
+      () => false,
+    );
 let shownAsSaved = '';
 try {
   // Opened once before, so that the browser has written down that it knows the place, and has promised to keep it.
@@ -110,8 +118,12 @@ try {
   await context.close();
   const next = await start();
   await next.page.goto(`${base}/mine/setups/disk`);
-  await next.page.getByLabel(NAME).waitFor();
-  await shows(next.page, 'Typed on 19');
+  if (await there(next.page)) await shows(next.page, 'Typed on 19');
+  else {
+    // Seen with Chromium 156: it writes on in a log whose last record was cut off, cannot read it at its next start, and begins anew with nothing.
+    console.log('The browser was closed after the disk had been full, and has wiped what it had stored.');
+    throw new Error('everything is lost when the browser is closed after the disk was full');
+  }
 
   // And the end of it all on a full disk: what was shown as saved is there, whatever else is not.
   fill();
@@ -132,6 +144,8 @@ try {
   if (order(kept) < order(last)) wrong.push(`“${last}” was shown as saved, and “${kept}” is there`);
   console.log(`Closed on a full disk: “${last}” was shown as saved, “${kept}” is there.`);
   await third.context.close();
+} catch (error) {
+  wrong.push(error instanceof Error ? error.message.split('\n')[0]! : String(error));
 } finally {
   server.close();
   execFileSync('umount', ['-l', disk]);

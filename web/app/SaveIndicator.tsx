@@ -31,6 +31,16 @@ export function SaveIndicator() {
       </span>
     );
   }
+  if (save.kind === 'saved' && save.afterFull)
+    return (
+      <span role="alert" className="flex items-center gap-2 rounded bg-mind-wash px-2 text-mind">
+        <span data-testid="save-state">Saved</span>
+        <span className="hidden md:inline">The device was full. Take a copy before you close the browser.</span>
+        <Link className="btn min-h-8 px-2 py-0" to={`/${name}/files`}>
+          Take a copy
+        </Link>
+      </span>
+    );
   const saving = save.kind === 'saving';
   return (
     <span role="status" data-testid="save-state" className="flex items-center gap-1 px-1 text-sm text-ink-2">

@@ -419,9 +419,10 @@ describe('saving', () => {
     const { sync, states } = await one({
       replace: (w) => (full ? Promise.reject(new DOMException('full', 'QuotaExceededError')) : database.replace(w)),
     });
-    await expect(sync.replace((db) => db.replace(demo))).rejects.toThrow('full');
+    await expect(sync.replace((db) => db.replace(demo))).rejects.toThrow('There is no room left on this device');
     expect(sync.pending()).toBe(0);
-    expect(states.at(-1)).toEqual({ kind: 'saved' });
+    // And that it was: a copy is asked for before the browser is closed.
+    expect(states.at(-1)).toEqual({ kind: 'saved', afterFull: true });
     full = false;
     expect(sorted(await sync.replace((db) => db.replace(demo)))).toEqual(sorted(demo));
     expect(sorted((await database.load()).workspace)).toEqual(sorted(demo));

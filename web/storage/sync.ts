@@ -5,11 +5,13 @@ import { DatabaseGone, type Database, type Entry, type Loaded, type Written } fr
 import type { Journal, Left, Mark } from './journal';
 import { resolve, type Note } from './resolve';
 
+/** The device has no room for a change. */
+class NoRoom extends Error {}
 /** What the browser says in its own words, as a person can use it. */
 function plainly(error: unknown): Error {
   const said = error instanceof Error ? error : new Error(String(error));
-  return said.name === 'QuotaExceededError' || /NO_SPACE|no space left|disk is full|quota/i.test(said.message)
-    ? new Error(
+  return said.name === 'QuotaExceededError' || /NO_SPACE|no space left/i.test(said.message)
+    ? new NoRoom(
         'There is no room left on this device, and the browser may clear what is stored. Take a copy, make room, and try again.',
         { cause: error },
       )
@@ -17,7 +19,8 @@ function plainly(error: unknown): Error {
 }
 
 export type SaveState =
-  | { readonly kind: 'saved' }
+  /** `afterFull`: the device was full meanwhile; one engine was seen to wipe what it wrote after that, at its next start. */
+  | { readonly kind: 'saved'; readonly afterFull?: boolean }
   | { readonly kind: 'saving' }
   /** `gone`: trying again cannot help, the page has to be loaded again. */
   | { readonly kind: 'failed'; readonly message: string; readonly gone: boolean };
@@ -104,6 +107,8 @@ export function createSync(options: SyncOptions) {
   let looking: Promise<void> | null = null;
   let running = false;
   let failing = false;
+  let wasFull = false;
+  const savedNow = (): SaveState => (wasFull ? { kind: 'saved', afterFull: true } : { kind: 'saved' });
 
   function seen(revision: number) {
     if (revision > upTo) ahead.add(revision);
@@ -223,18 +228,19 @@ export function createSync(options: SyncOptions) {
         const job = queue[0]!;
         written(job, job.kind === 'change' ? await database.write(job.changes, job.mark) : await job.write(database));
       }
-      onState({ kind: 'saved' });
+      onState(savedNow());
       for (const done of waiting) done();
       waiting.clear();
     } catch (error) {
       const failed = plainly(error);
+      wasFull ||= failed instanceof NoRoom;
       const [job] = queue;
       // A file that could not be stored is not read in: it does not wait for a better moment behind the reader's back.
       if (job?.kind === 'replace') {
         queue.shift();
         job.done(failed);
       }
-      if (queue.length === 0) onState({ kind: 'saved' });
+      if (queue.length === 0) onState(savedNow());
       else {
         failing = true;
         onState({ kind: 'failed', message: failed.message, gone: failed instanceof DatabaseGone });
