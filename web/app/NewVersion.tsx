@@ -12,7 +12,9 @@ export function NewVersion() {
   const [kept, setKept] = useState(true);
   useEffect(() => {
     if (!import.meta.env.PROD) return;
-    const refused = () => setKept(false);
+    // One that was kept before goes on being.
+    const refused = () =>
+      setKept(Boolean((navigator as { serviceWorker?: ServiceWorkerContainer }).serviceWorker?.controller));
     const register = async () => {
       // Not there without a secure connection.
       if (!('serviceWorker' in navigator)) return refused();
