@@ -14,7 +14,7 @@ export {
   type Interval,
 } from './interval.ts';
 export { allowedUnits, parseQuantity, type ParseIssue, type ParseOptions, type ParseResult } from './parse.ts';
-export { exactNumber, printInterval, printNumber, printQuantity, printRounded, unitOf } from './print.ts';
+export { enteredNumber, printInterval, printNumber, printQuantity, printRounded, unitOf } from './print.ts';
 export {
   KG_PER_LB,
   MM_PER_FOOT,

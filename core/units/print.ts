@@ -27,13 +27,17 @@ export function printNumber(value: number, quantity: Quantity, system: UnitSyste
   return (Number(text) === 0 ? text.replace('-', '') : text).replace('-', '−');
 }
 
-/** Two digits more than are usual: what nobody reads finer is the rest of a calculation. */
-const EXACT = 2;
-/** The number without its unit, in the metric unit, with every digit that somebody can have entered. */
-export function exactNumber(value: number, quantity: Quantity): string {
+/** More digits than these nobody reads off anything: they are the rest of a calculation, as of 7/16 in. */
+const MORE_DIGITS = 2;
+/** The number without its unit, in the metric unit, as it can have been entered: with up to two digits more than `printNumber` where they say it exactly. */
+export function enteredNumber(value: number, quantity: Quantity): string {
   const { units, preferred } = QUANTITIES[quantity];
   const { unit, decimals } = preferred.metric;
-  return String(Number((value / units[unit]!.toBase).toFixed(decimals + EXACT))).replace('-', '−');
+  const { toBase } = units[unit]!;
+  const fine = Number((value / toBase).toFixed(decimals + MORE_DIGITS));
+  const usual = printNumber(value, quantity, 'metric');
+  const said = (x: number) => Math.abs(x * toBase - value) <= Math.abs(value) * Number.EPSILON * 4;
+  return said(Number(usual.replace('−', '-'))) || !said(fine) ? usual : String(fine).replace('-', '−');
 }
 
 /** The unit that `printNumber` leaves out, '' when there is none. */

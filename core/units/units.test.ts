@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   allowedUnits,
+  enteredNumber,
   parseQuantity,
   printQuantity,
   printRounded,
@@ -138,4 +139,18 @@ describe('an interval in running text', () => {
     );
     expect(printRounded({ low: 6.62, best: 13.24, high: 26.49 }, 'lengthM', 'imperial')).toBe('43\u00a0ft (22 to 87)');
   });
+
+  it.each([
+    [8.59, 'diameterMm', '8.59'],
+    [8.6, 'diameterMm', '8.6'],
+    [9, 'diameterMm', '9.0'],
+    // 7/16 in: the rest of a calculation, which nobody has read off anything.
+    [11.1125, 'diameterMm', '11.1'],
+    [74.842741, 'massKg', '74.8'],
+    [2.345, 'lengthM', '2.345'],
+    [0.1 + 0.2, 'lengthM', '0.3'],
+    [-8.25, 'angleDeg', '−8.25'],
+  ] as const)('what stands in a field is what was entered: %s as %s is %s', (value, quantity, says) =>
+    expect(enteredNumber(value, quantity)).toBe(says),
+  );
 });

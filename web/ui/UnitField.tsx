@@ -1,5 +1,5 @@
 import { useId, useState } from 'react';
-import { exactNumber, parseQuantity, printNumber, printQuantity, unitOf, type Quantity } from '@core/units';
+import { enteredNumber, parseQuantity, printNumber, printQuantity, unitOf, type Quantity } from '@core/units';
 import { usePreferences } from '../app/preferences';
 
 interface UnitFieldProps {
@@ -26,9 +26,7 @@ function restText(value: number | null, quantity: Quantity, system: 'metric' | '
   if (value === null) return '';
   const printed = printQuantity(value, quantity, system);
   if (printed.includes('/')) return printed;
-  const usual = printNumber(value, quantity, system);
-  const exact = parseQuantity(usual, { quantity, system, min: -Infinity, max: Infinity });
-  return system === 'imperial' || (exact.ok && exact.value === value) ? usual : exactNumber(value, quantity);
+  return system === 'metric' ? enteredNumber(value, quantity) : printNumber(value, quantity, system);
 }
 
 /** A number with its unit. Reads either system ("3/8 in", "185 lb", "9,5"), says what it could not read and what it would. */
