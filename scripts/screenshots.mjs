@@ -84,7 +84,7 @@ const checked = async (page) => {
 await at(PHONE, '/demo/locker/device/device-bough/tune?rope=rope-parmelia', 'tune-phone.png');
 await at(DESK, '/demo/setups/setup-low-span', 'log.png', async (page) => {
   await checked(page);
-  await page.getByRole('link', { name: 'Log', exact: true }).click();
+  await page.getByRole('link', { name: 'Log', exact: true }).first().click();
 });
 await at(DESK, '/demo/fit', 'fit.png', (page) =>
   page.getByRole('button', { name: /^Parmelia 45, white in Weir/ }).click(),
