@@ -17,6 +17,8 @@ const lan = process.argv.includes('--lan');
 const host = process.env.HOST ?? (lan ? '0.0.0.0' : '127.0.0.1');
 const wanted = process.env.PORT === undefined ? 4173 : Number(process.env.PORT);
 const base = baseOf(dist);
+/** Every address of this computer. */
+const EVERYWHERE: readonly string[] = ['0.0.0.0', '::'];
 
 /** Listens on the port, or on one of the next ones where nobody has asked for this very one. */
 const listening = (server: Server, port: number): Promise<number> =>
@@ -37,13 +39,13 @@ async function serve() {
   const app = createApp(dist);
   if (!lan) {
     const port = await listening(createPlain(app), wanted);
-    const shown = ['127.0.0.1', '0.0.0.0', '::'].includes(host) ? 'localhost' : host;
+    const shown = ['127.0.0.1', ...EVERYWHERE].includes(host) ? 'localhost' : host;
     const at = `http://${shown}:${port}${base}`;
     return console.log(`Zevrin runs.\n  Demo:     ${at}demo\n  Your own: ${at}mine\nCtrl+C ends it.`);
   }
   const { addresses: all, name } = inTheNetwork();
   // One address that was named is the only one that is served.
-  const addresses = process.env.HOST === undefined ? all : [process.env.HOST];
+  const addresses = EVERYWHERE.includes(host) ? all : [host];
   const [first] = addresses;
   if (first === undefined) throw new Error('This computer is in no private network: there is no address for a phone.');
   const { identityFor } = await import('./authority.ts');

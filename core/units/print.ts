@@ -27,14 +27,14 @@ export function printNumber(value: number, quantity: Quantity, system: UnitSyste
   return (Number(text) === 0 ? text.replace('-', '') : text).replace('-', '−');
 }
 
-/** More digits than these nobody reads off anything: they are the rest of a calculation, as of 7/16 in. */
-const MORE_DIGITS = 2;
-/** The number without its unit, in the metric unit, as it can have been entered: with up to two digits more than `printNumber` where they say it exactly. */
+/** Nobody reads more decimals than these, or than one more than usual, off anything: they are the rest of a calculation, as of 3/8 in (9.525 mm). */
+const READ_DECIMALS = 2;
+/** The number without its unit, in the metric unit, as it can have been entered: with more decimals than `printNumber` where they say it exactly. */
 export function enteredNumber(value: number, quantity: Quantity): string {
   const { units, preferred } = QUANTITIES[quantity];
   const { unit, decimals } = preferred.metric;
   const { toBase } = units[unit]!;
-  const fine = Number((value / toBase).toFixed(decimals + MORE_DIGITS));
+  const fine = Number((value / toBase).toFixed(Math.max(READ_DECIMALS, decimals + 1)));
   const usual = printNumber(value, quantity, 'metric');
   const said = (x: number) => Math.abs(x * toBase - value) <= Math.abs(value) * Number.EPSILON * 4;
   return said(Number(usual.replace('−', '-'))) || !said(fine) ? usual : String(fine).replace('-', '−');

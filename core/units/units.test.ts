@@ -146,6 +146,9 @@ describe('an interval in running text', () => {
     [9, 'diameterMm', '9.0'],
     // 7/16 in: the rest of a calculation, which nobody has read off anything.
     [11.1125, 'diameterMm', '11.1'],
+    // 3/8 in, and 9 ft 10 in.
+    [9.525, 'diameterMm', '9.5'],
+    [2.9972, 'lengthM', '3'],
     [74.842741, 'massKg', '74.8'],
     [2.345, 'lengthM', '2.345'],
     [0.1 + 0.2, 'lengthM', '0.3'],
