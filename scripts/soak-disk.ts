@@ -14,7 +14,10 @@ import { createApp } from '../server/app.ts';
 import { launch } from './chromium.ts';
 
 const SIZE = '160m';
+/** How often the browser is closed on a full disk. */
+const ENDS = Number(process.argv[2] ?? 8);
 const disk = mkdtempSync(join(tmpdir(), 'zevrin-disk-'));
+const elsewhere = mkdtempSync(join(tmpdir(), 'zevrin-cache-'));
 try {
   execFileSync('mount', ['-t', 'tmpfs', '-o', `size=${SIZE}`, 'tmpfs', disk], { stdio: 'pipe' });
 } catch (error) {
@@ -27,7 +30,12 @@ const server = createApp(join(import.meta.dirname, '../dist')).listen(0, '127.0.
 await new Promise((resolve) => server.once('listening', resolve));
 const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
 const start = async () => {
-  const context = await chromium.launchPersistentContext(join(disk, 'profile'), { ...launch, serviceWorkers: 'block' });
+  const context = await chromium.launchPersistentContext(join(disk, 'profile'), {
+    ...launch,
+    // Caches of the graphics lie in memory as files with holes: the browser breaks down when they cannot be filled, with any page.
+    args: [...launch.args, '--disable-gpu-shader-disk-cache', `--disk-cache-dir=${elsewhere}`],
+    serviceWorkers: 'block',
+  });
   const page = context.pages()[0] ?? (await context.newPage());
   // A browser that has promised nothing clears everything when the disk is full, as it says: that is not the question here.
   const browser = await context.newCDPSession(page);
@@ -69,6 +77,8 @@ const there = (page: Page) =>
       () => false,
     );
 let shownAsSaved = '';
+/** Typed after what was last shown as saved: may be there or not. */
+const offered = new Set<string>();
 try {
   // Opened once before, so that the browser has written down that it knows the place, and has promised to keep it.
   const before = await start();
@@ -120,36 +130,47 @@ try {
   await next.page.goto(`${base}/mine/setups/disk`);
   if (await there(next.page)) await shows(next.page, 'Typed on 19');
   else {
-    // Seen with Chromium 156: it writes on in a log whose last record was cut off, cannot read it at its next start, and begins anew with nothing.
-    console.log('The browser was closed after the disk had been full, and has wiped what it had stored.');
     throw new Error('everything is lost when the browser is closed after the disk was full');
   }
 
-  // And the end of it all on a full disk: what was shown as saved is there, whatever else is not.
-  fill();
-  let last = 'Typed on 19';
-  for (let i = 0; i < 30; i += 1) {
-    await next.page.getByLabel(NAME).fill(`Last ${i}`);
-    await next.page.waitForTimeout(60);
-    if ((await state(next.page)) === 'Saved') last = `Last ${i}`;
-  }
   await next.context.close();
-  // A browser that has no room to open its own files shows no page: that is seen with room again.
-  rmSync(ballast);
-  const third = await start();
-  await third.page.goto(`${base}/mine/setups/disk`);
-  await third.page.getByLabel(NAME).waitFor();
-  const kept = await third.page.getByLabel(NAME).inputValue();
-  const order = (name: string) => (name.startsWith('Last') ? Number(name.split(' ')[1]) : -1);
-  if (order(kept) < order(last)) wrong.push(`“${last}” was shown as saved, and “${kept}” is there`);
-  console.log(`Closed on a full disk: “${last}” was shown as saved, “${kept}” is there.`);
-  await third.context.close();
+
+  // And the end of it all on a full disk, again and again: what was shown as saved is there, whatever else is not.
+  let last = 'Typed on 19';
+  for (let round = 0; round < ENDS; round += 1) {
+    const { context, page } = await start();
+    await page.goto(`${base}/mine/setups/disk`);
+    if (!(await there(page))) throw new Error(`everything is lost after ${round} ends on a full disk`);
+    const kept = await page.getByLabel(NAME).inputValue();
+    if (kept !== last && !offered.has(kept)) wrong.push(`“${last}” was shown as saved, and “${kept}” is there`);
+    last = kept;
+    offered.clear();
+    fill();
+    try {
+      for (let i = 0; i < 30; i += 1) {
+        const value = `Round ${round}, ${i}`;
+        offered.add(value);
+        await page.getByLabel(NAME).fill(value);
+        await page.waitForTimeout(60);
+        if ((await state(page)) !== 'Saved') continue;
+        last = value;
+        offered.clear();
+      }
+    } catch {
+      // A browser may break down when it has no room for its own files.
+      console.log(`Round ${round}: the browser broke down.`);
+    }
+    await context.close().catch(() => undefined);
+    // One that has no room to open its own files shows no page: what is there is seen with room again.
+    rmSync(ballast);
+  }
+  console.log(`Closed ${ENDS} times on a full disk.`);
 } catch (error) {
   wrong.push(error instanceof Error ? error.message.split('\n')[0]! : String(error));
 } finally {
   server.close();
   execFileSync('umount', ['-l', disk]);
-  rmSync(disk, { recursive: true, force: true });
+  for (const folder of [disk, elsewhere]) rmSync(folder, { recursive: true, force: true });
 }
 console.log(wrong.length === 0 ? 'Nothing was lost.' : wrong.join('; '));
 process.exitCode = wrong.length === 0 ? 0 : 1;

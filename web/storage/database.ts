@@ -7,6 +7,7 @@ import { fits, shapesArrived } from './fits';
 import type { Mark } from './journal';
 import { VERSION_OF_DATABASE, WORKSPACES, type WorkspaceName } from './names';
 import { resolve, type Note } from './resolve';
+import { createRoom } from './room';
 import { inSlices } from './slices';
 import type { UpgradeTransaction } from './upgrade';
 
@@ -96,8 +97,9 @@ async function stepsFor(name: string) {
   return none ? null : (await import('./upgrade')).bringUp;
 }
 
-async function connect(name: WorkspaceName, onLost: () => void): Promise<Db> {
+async function connect(name: WorkspaceName, onLost: () => void, room: Room): Promise<Db> {
   const bringUp = await stepsFor(`zevrin-${name}`);
+  if (bringUp) await room.for();
   const db: Db = await openDB<Schema>(`zevrin-${name}`, VERSION_OF_DATABASE, {
     upgrade(database, from, _to, tx) {
       for (const collection of COLLECTIONS) {
@@ -122,12 +124,19 @@ async function connect(name: WorkspaceName, onLost: () => void): Promise<Db> {
   return db;
 }
 
+type Room = ReturnType<typeof createRoom>;
+
 /**
  * Opens the database of a workspace; each workspace has its own. A connection that the browser closes is opened again when it is needed.
  *
  * @param build the program that opens it: what it has looked at once it does not look at again. null: it looks at everything each time.
+ * @param room is asked before anything is written.
  */
-export async function openDatabase(name: WorkspaceName, build: string | null = BUILD): Promise<Database> {
+export async function openDatabase(
+  name: WorkspaceName,
+  build: string | null = BUILD,
+  room: Room = createRoom(),
+): Promise<Database> {
   if (!(globalThis.indexedDB as IDBFactory | undefined)) throw new Error('there is none in it.');
   let db: Db | null = null;
   let born: unknown;
@@ -138,7 +147,7 @@ export async function openDatabase(name: WorkspaceName, build: string | null = B
     if (db) return db;
     let next: Db;
     try {
-      next = await connect(name, lost);
+      next = await connect(name, lost, room);
     } catch (error) {
       if (born === undefined) throw error;
       throw new DatabaseGone('A newer version of Zevrin is open in another tab.', { cause: error });
@@ -157,8 +166,9 @@ export async function openDatabase(name: WorkspaceName, build: string | null = B
   /** One transaction; on a connection that turns out to be closed, once more on a new one. */
   async function transact<T>(
     work: (tx: Writing) => Promise<T>,
-    durability: 'strict' | 'relaxed' = 'strict',
+    { durability = 'strict', bytes = 0 }: { durability?: 'strict' | 'relaxed'; bytes?: number } = {},
   ): Promise<T> {
+    await room.for(bytes);
     const begin = (on: Db): Writing => on.transaction(STORES, 'readwrite', { durability });
     let tx: Writing;
     try {
@@ -244,8 +254,8 @@ export async function openDatabase(name: WorkspaceName, build: string | null = B
     }
     // When this is lost, everything is looked at again.
     if (build !== null && upTo < revision && unreadable.length === 0)
-      void connection()
-        .then((on) => on.put('meta', { build, revision } satisfies Looked, 'looked'))
+      void Promise.all([connection(), room.for()])
+        .then(([on]) => on.put('meta', { build, revision } satisfies Looked, 'looked'))
         .catch(() => undefined);
     return {
       workspace: Object.fromEntries(entries) as unknown as Workspace,
@@ -297,12 +307,16 @@ export async function openDatabase(name: WorkspaceName, build: string | null = B
   };
 
   const replace = (workspace: Workspace) =>
-    transact(async (tx): Promise<Written> => {
-      const revision = await countUp(tx);
-      for (const collection of COLLECTIONS) request(tx.objectStore(collection).clear());
-      fill(tx, workspace, revision);
-      return { revision, entries: [], notes: [] };
-    });
+    transact(
+      async (tx): Promise<Written> => {
+        const revision = await countUp(tx);
+        for (const collection of COLLECTIONS) request(tx.objectStore(collection).clear());
+        fill(tx, workspace, revision);
+        return { revision, entries: [], notes: [] };
+        // In the log, and in the file that is made of it.
+      },
+      { bytes: 2 * JSON.stringify(workspace).length },
+    );
 
   async function seedOnce(make: () => Promise<Workspace>): Promise<Loaded | null> {
     if (await (await connection()).get('meta', 'seeded')) return null;
@@ -313,15 +327,18 @@ export async function openDatabase(name: WorkspaceName, build: string | null = B
       made[collection].map((doc) => Object.freeze(doc)).sort((a, b) => (a.id < b.id ? -1 : 1)),
     ]);
     const workspace = Object.fromEntries(sorted) as unknown as Workspace;
-    return transact(async (tx) => {
-      if (await tx.objectStore('meta').get('seeded')) return null;
-      request(tx.objectStore('meta').put(true, 'seeded'));
-      const revision = await countUp(tx);
-      if (build !== null) request(tx.objectStore('meta').put({ build, revision } satisfies Looked, 'looked'));
-      fill(tx, workspace, revision);
-      return { workspace, unreadable: [], revision, revisionOf: () => revision };
-      // What is lost with the power is put in again.
-    }, 'relaxed');
+    return transact(
+      async (tx) => {
+        if (await tx.objectStore('meta').get('seeded')) return null;
+        request(tx.objectStore('meta').put(true, 'seeded'));
+        const revision = await countUp(tx);
+        if (build !== null) request(tx.objectStore('meta').put({ build, revision } satisfies Looked, 'looked'));
+        fill(tx, workspace, revision);
+        return { workspace, unreadable: [], revision, revisionOf: () => revision };
+        // What is lost with the power is put in again.
+      },
+      { durability: 'relaxed' },
+    );
   }
 
   return {

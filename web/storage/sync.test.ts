@@ -9,6 +9,7 @@ import { edited, loaded, redone, replaced, undone } from '../store/workspace-sli
 import { put, remove, type Change } from './changes';
 import { DatabaseGone, openDatabase, type Database, type Loaded } from './database';
 import { resolve, type Note } from './resolve';
+import { NoRoom } from './room';
 import { createSync, type Message, type SaveState } from './sync';
 
 beforeEach(() => {
@@ -426,6 +427,31 @@ describe('saving', () => {
     full = false;
     expect(sorted(await sync.replace((db) => db.replace(demo)))).toEqual(sorted(demo));
     expect(sorted((await database.load()).workspace)).toEqual(sorted(demo));
+    database.close();
+  });
+
+  it('on a full disk typing on does not ask again and again; who says so asks, and then everything is written', async () => {
+    let full = true;
+    let asked = 0;
+    const database = await openDatabase('mine');
+    const { sync, states } = await one({
+      write: (changes) => {
+        asked += 1;
+        return full ? Promise.reject(new NoRoom()) : database.write(changes);
+      },
+    });
+    sync.save([put('items', null, first!)]);
+    await vi.waitFor(() => expect(states.at(-1)!.kind).toBe('failed'));
+    for (let i = 0; i < 20; i += 1) sync.save([put('items', first!, second)]);
+    expect(asked).toBe(1);
+    sync.retry();
+    await vi.waitFor(() => expect(asked).toBe(2));
+    full = false;
+    sync.retry();
+    await sync.drained();
+    // Nothing was cut off: the database was not asked before there was room.
+    expect(states.at(-1)).toEqual({ kind: 'saved' });
+    expect((await database.load()).workspace.items).toEqual([second]);
     database.close();
   });
 

@@ -4,22 +4,10 @@ import type { Change, Doc } from './changes';
 import { DatabaseGone, type Database, type Entry, type Loaded, type Written } from './database';
 import type { Journal, Left, Mark } from './journal';
 import { resolve, type Note } from './resolve';
-
-/** The device has no room for a change. */
-class NoRoom extends Error {}
-/** What the browser says in its own words, as a person can use it. */
-function plainly(error: unknown): Error {
-  const said = error instanceof Error ? error : new Error(String(error));
-  return said.name === 'QuotaExceededError' || /NO_SPACE|no space left/i.test(said.message)
-    ? new NoRoom(
-        'There is no room left on this device, and the browser may clear what is stored. Take a copy, make room, and try again.',
-        { cause: error },
-      )
-    : said;
-}
+import { NoRoom, saysNoRoom } from './room';
 
 export type SaveState =
-  /** `afterFull`: the device was full meanwhile; one engine was seen to wipe what it wrote after that, at its next start. */
+  /** `afterFull`: a write was cut off by a full device; one engine was seen to wipe what it wrote after that, at its next start. */
   | { readonly kind: 'saved'; readonly afterFull?: boolean }
   | { readonly kind: 'saving' }
   /** `gone`: trying again cannot help, the page has to be loaded again. */
@@ -83,6 +71,8 @@ function shownIn(workspace: Workspace, asked: number): (collection: Collection, 
 
 /** A message that is missing after this long is looked up. */
 const MISSING_AFTER_MS = 1000;
+/** A disk that was full is not asked again before, unless somebody says so. */
+const FULL_FOR_MS = 20_000;
 /** Above this a write is not sent from tab to tab, but looked up. */
 const MOST_ENTRIES = 200;
 
@@ -108,6 +98,8 @@ export function createSync(options: SyncOptions) {
   let running = false;
   let failing = false;
   let wasFull = false;
+  /** On a full disk not every key asks again: one engine breaks down when it is asked too often. */
+  let fullUntil = -Infinity;
   const savedNow = (): SaveState => (wasFull ? { kind: 'saved', afterFull: true } : { kind: 'saved' });
 
   function seen(revision: number) {
@@ -232,8 +224,10 @@ export function createSync(options: SyncOptions) {
       for (const done of waiting) done();
       waiting.clear();
     } catch (error) {
-      const failed = plainly(error);
-      wasFull ||= failed instanceof NoRoom;
+      if (error instanceof NoRoom) fullUntil = performance.now() + FULL_FOR_MS;
+      const cutOff = !(error instanceof NoRoom) && saysNoRoom(error);
+      wasFull ||= cutOff;
+      const failed = cutOff ? new NoRoom({ cause: error }) : error instanceof Error ? error : new Error(String(error));
       const [job] = queue;
       // A file that could not be stored is not read in: it does not wait for a better moment behind the reader's back.
       if (job?.kind === 'replace') {
@@ -261,7 +255,7 @@ export function createSync(options: SyncOptions) {
     save(changes: readonly Change[]) {
       if (changes.length === 0) return;
       queue.push({ kind: 'change', changes, mark: options.journal?.keep(changes) ?? null });
-      void run();
+      if (!failing || performance.now() > fullUntil) void run();
     },
     /** Takes over what pages before this one could not write: shown at once, and written before anything else. Ends when that was tried. */
     async resume(left: readonly Left[], onResumed: OnResumed = () => undefined) {
