@@ -15,7 +15,7 @@ import { launch } from './chromium.ts';
 
 const SIZE = '160m';
 /** How often the browser is closed on a full disk. */
-const ENDS = Number(process.argv[2] ?? 8);
+const ENDS = Number(process.argv[2] ?? 24);
 const disk = mkdtempSync(join(tmpdir(), 'zevrin-disk-'));
 const elsewhere = mkdtempSync(join(tmpdir(), 'zevrin-cache-'));
 try {
@@ -145,6 +145,8 @@ try {
     if (kept !== last && !offered.has(kept)) wrong.push(`“${last}” was shown as saved, and “${kept}” is there`);
     last = kept;
     offered.clear();
+    // No disk fills up in the milliseconds between asking and writing.
+    await page.waitForTimeout(500);
     fill();
     try {
       for (let i = 0; i < 30; i += 1) {

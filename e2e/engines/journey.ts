@@ -45,23 +45,22 @@ interface AskedItem {
   readonly question: string;
   readonly expected: string;
 }
-/** The items of the check that stands on the page, as its record has them. */
-const askedItems = async (page: Page) => {
-  await page.driver.run(
-    `() => {
-      const [, place, , id] = location.pathname.split('/');
-      const request = indexedDB.open('zevrin-' + place);
-      request.onsuccess = () => {
-        const get = request.result.transaction('checks').objectStore('checks').get(id);
-        get.onsuccess = () => { window.__items = get.result?.doc.items.map(({ title, question, expected }) => ({ title, question, expected })); request.result.close(); };
-      };
-    }`,
-    [],
+/** The items of the check that stands on the page, as its record has them: as soon as it is on the disk. */
+const askedItems = (page: Page) =>
+  until('the items of the check', () =>
+    page.driver.run<readonly AskedItem[] | null>(
+      `() => {
+        const [, place, , id] = location.pathname.split('/');
+        const request = indexedDB.open('zevrin-' + place);
+        request.onsuccess = () => {
+          const get = request.result.transaction('checks').objectStore('checks').get(id);
+          get.onsuccess = () => { window.__items = get.result?.doc.items.map(({ title, question, expected }) => ({ title, question, expected })); request.result.close(); };
+        };
+        return window.__items ?? null;
+      }`,
+      [],
+    ),
   );
-  return until('the items of the check', () =>
-    page.driver.run<readonly AskedItem[] | null>('() => window.__items ?? null', []),
-  );
-};
 
 /** Pages of a PDF, whose parts may stand packed inside of it (ISO 32000-1:2008, 7.5.7: object streams). */
 function pagesIn(pdf: Uint8Array): number {

@@ -252,11 +252,13 @@ export async function openDatabase(
       }
       entries.push([collection, docs]);
     }
-    // When this is lost, everything is looked at again.
-    if (build !== null && upTo < revision && unreadable.length === 0)
-      void Promise.all([connection(), room.for()])
-        .then(([on]) => on.put('meta', { build, revision } satisfies Looked, 'looked'))
-        .catch(() => undefined);
+    // Asked early, while there is room as a rule: whoever has answered once is believed later. When the note is lost, everything is looked at again.
+    void Promise.all([connection(), room.for()])
+      .then(([on]) => {
+        if (build !== null && upTo < revision && unreadable.length === 0)
+          return on.put('meta', { build, revision } satisfies Looked, 'looked');
+      })
+      .catch(() => undefined);
     return {
       workspace: Object.fromEntries(entries) as unknown as Workspace,
       unreadable,

@@ -62,6 +62,25 @@ describe('room on the disk', () => {
     expect(asked[2]).toBe(asked[0]);
   });
 
+  it('one that has answered once and then breaks down has no room; one that never answered, or has the file open elsewhere, says nothing', async () => {
+    let says: string | null = null;
+    const file = {
+      write: () => (says ? Promise.reject(new DOMException('state had changed', says)) : Promise.resolve()),
+      abort: () => Promise.resolve(),
+    };
+    const handle = { createWritable: () => Promise.resolve(file) };
+    const directory = () =>
+      Promise.resolve({ getFileHandle: () => Promise.resolve(handle) } as unknown as FileSystemDirectoryHandle);
+    let nowMs = 0;
+    const room = createRoom(directory, () => (nowMs += 1000));
+    await room.for();
+    says = 'NoModificationAllowedError';
+    await room.for();
+    says = 'InvalidStateError';
+    await expect(room.for()).rejects.toThrow(NoRoom);
+    await expect(createRoom(directory).for()).resolves.toBeUndefined();
+  });
+
   it('a file as large as what is to be replaced is asked for', async () => {
     const { asked, directory } = diskWith({ value: 30_000_000 });
     await expect(createRoom(directory).for(40_000_000)).rejects.toThrow(NoRoom);

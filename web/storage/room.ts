@@ -18,7 +18,7 @@ const SMALL_BYTES = 512 * 1024;
 const LARGE_BYTES = 8 * 1024 * 1024;
 const LARGE_EVERY_MS = 10_000;
 /** How long an answer holds: many changes one after the other ask once. */
-const HOLDS_MS = 250;
+const HOLDS_MS = 50;
 /** A file of the page that stays empty: what is written into it is thrown away again. */
 const FILE = 'room';
 
@@ -38,15 +38,20 @@ export function createRoom(
   // Not with the first screen.
   let largeAt = now();
 
+  /** It has told something once: from then on what it cannot tell is no room. */
+  let tells = false;
+
   async function tryOut(bytes: number) {
     let file: FileSystemWritableFileStream | undefined;
     try {
       const handle = await (await directory!()).getFileHandle(FILE, { create: true });
       file = await handle.createWritable();
       await file.write(new Uint8Array(bytes));
+      tells = true;
     } catch (error) {
-      // A browser that keeps no files, or has it open in another tab, says nothing about room.
-      if (saysNoRoom(error)) throw new NoRoom({ cause: error });
+      // A browser that keeps no files says nothing about room, nor does one that has the file open in another tab. One that has broken down on a full disk says other things.
+      const locked = error instanceof Error && error.name === 'NoModificationAllowedError';
+      if (saysNoRoom(error) || (tells && !locked)) throw new NoRoom({ cause: error });
     } finally {
       await file?.abort().catch(() => undefined);
     }
