@@ -19,7 +19,12 @@ export async function firefox(onError: (text: string) => void): Promise<Driver> 
   const page = (await browser.pages())[0] ?? (await browser.newPage());
   await page.setViewport({ width: WIDTH, height: HEIGHT });
   page.on('console', (message) => {
-    if (message.type() === 'error') onError(message.text());
+    if (message.type() !== 'error') return;
+    // An error that was logged as it is comes as a handle without words.
+    Promise.all(message.args().map((arg) => arg.evaluate((said: unknown) => String(said)))).then(
+      (said) => onError(said.join(' ')),
+      () => onError(message.text()),
+    );
   });
   page.on('pageerror', (error) => onError(String(error)));
   return {
