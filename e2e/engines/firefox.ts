@@ -21,8 +21,10 @@ export async function firefox(onError: (text: string) => void): Promise<Driver> 
   page.on('console', (message) => {
     if (message.type() !== 'error') return;
     // An error that was logged as it is comes as a handle without words.
-    Promise.all(message.args().map((arg) => arg.evaluate((said: unknown) => String(said)))).then(
-      (said) => onError(said.join(' ')),
+    const words = message.args().map((arg) => arg.evaluate((said: unknown) => String(said)));
+    Promise.all<string | undefined>(words).then(
+      // No words: the page that said it has been left, and misses parts that it was still loading.
+      (said) => said.every((words) => words === undefined) || onError(said.join(' ')),
       () => onError(message.text()),
     );
   });
