@@ -61,6 +61,28 @@ export async function paleVerdicts(page: Page): Promise<string[]> {
 /** Opens a place of a workspace and waits until its data is there. */
 export async function open(page: Page, path: string) {
   await page.goto(path);
+  await loaded(page);
+}
+
+/** Goes on to another place, within the page where it can: what is to be seen of many places does not load the program for each. */
+export async function goOn(page: Page, path: string) {
+  const [, workspace, room, , way] = path.split(/[/?]/);
+  const within = await page.evaluate(
+    ([path, start]) => {
+      if (!document.querySelector('#content') || !location.pathname.startsWith(`${start}/`)) return false;
+      history.pushState({}, '', path);
+      dispatchEvent(new PopStateEvent('popstate', { state: {} }));
+      return true;
+    },
+    [path, `/${workspace}`] as const,
+  );
+  // Without the frame around it, or an address that no link leads to.
+  if (!within || way === 'run' || room === undefined || room === 'nowhere') return open(page, path);
+  await page.locator(`#content[data-at="${path}"]`).waitFor();
+  await loaded(page);
+}
+
+async function loaded(page: Page) {
   // Looked at in every frame: an assertion that is repeated looks again after a second only, hundreds of times in a run.
   await page.waitForFunction(
     () => document.querySelector('main') && !/^(Opening the workspace|Loading) …$/m.test(document.body.innerText),

@@ -85,8 +85,16 @@ const works: Readonly<Record<string, () => Promise<void>>> = {
   },
   async check() {
     await to('/mine/setups/setup-low-span');
-    await page.getByRole('button', { name: /^Check (before use|anew)/ }).click();
-    await page.getByRole('button', { name: /^Alone/ }).click();
+    // The page may still be judging an edit, and draws the choice anew under the pointer: pressed again then, as a person would.
+    const alone = page.getByRole('button', { name: /^Alone/ });
+    for (let tries = 0; tries < 5; tries += 1) {
+      await page.getByRole('button', { name: /^Check (before use|anew)/ }).click();
+      const pressed = await alone.click({ timeout: 3000 }).then(
+        () => true,
+        () => false,
+      );
+      if (pressed) break;
+    }
     const answers = page.locator('[data-half="climber"] [role="group"] button:not([disabled])');
     await answers.first().click();
     await page.getByRole('button', { name: 'End' }).click();

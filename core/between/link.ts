@@ -2,7 +2,7 @@ import { finding, literal, type Finding, type Ref, type Severity } from '../find
 import { handOffIn } from '../fit/index.ts';
 import { slingMm } from '../geometry/index.ts';
 import { about, between, type Context, type Judge } from '../parts/index.ts';
-import { deviceOf, slingOf, type Attachment, type ClipEnd, type RigPerson } from '../rig/index.ts';
+import { deviceOf, slingOf, type Attachment, type ClipEnd, casualtyOf } from '../rig/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
 
@@ -11,8 +11,6 @@ export interface Link {
   readonly attachment: Attachment;
   readonly end: ClipEnd;
 }
-
-const casualtyOf = ({ setup }: Context): RigPerson | undefined => setup.persons.find((p) => p.role === 'casualty');
 
 /** What links this person to another one. */
 export function linksOf(ctx: Context, person: Ref): Link[] {
@@ -32,7 +30,7 @@ export function linksOf(ctx: Context, person: Ref): Link[] {
 export const linkJudge: Judge = {
   id: 'link',
   subjects: (ctx) => {
-    const casualty = ctx.setup.job === 'pick-off' ? casualtyOf(ctx) : undefined;
+    const casualty = casualtyOf(ctx.setup);
     return casualty ? [casualty.id] : [];
   },
   claims: (ref, ctx) => [

@@ -1,22 +1,20 @@
 import { finding, literal, tooLittle, tooMuch, type Finding, type Ref, type Severity } from '../finding/index.ts';
 import { hauledM, haulThreeDownN, haulThreeN } from '../geometry/index.ts';
 import { about, type Context, type Judge } from '../parts/index.ts';
-import { deviceOf, ropeIdsOf, type RigPerson } from '../rig/index.ts';
+import { deviceOf, ropeIdsOf, casualtyOf } from '../rig/index.ts';
 import { constant, threshold } from '../sources/index.ts';
 import { exactly, interval, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../units/index.ts';
-
-const casualtyOf = ({ setup }: Context): RigPerson | undefined => setup.persons.find((p) => p.role === 'casualty');
 
 /** How hard the casualty is lifted off their device with a third hand of three parts, and whether the rescuer's hand holds two. */
 export const pickOffJudge: Judge = {
   id: 'pick-off',
   subjects: (ctx) => {
-    const casualty = ctx.setup.job === 'pick-off' ? casualtyOf(ctx) : undefined;
+    const casualty = casualtyOf(ctx.setup);
     return casualty ? [casualty.id] : [];
   },
   claims: () => [about('job', 'haul')],
   judge: (ref, ctx) => {
-    const item = casualtyOf(ctx)?.item;
+    const item = casualtyOf(ctx.setup)?.item;
     const rescuer = ctx.setup.persons.find((p) => p.role === 'rescuer')?.item;
     return [
       ...(item ? [haul(ref, item.massKg)] : []),
@@ -106,7 +104,7 @@ function onAnchor(ctx: Context, massKg: number): Finding {
 function hands(ctx: Context): Finding[] {
   return ctx.setup.attachments.flatMap((a): Finding[] => {
     const item = deviceOf(a)?.item;
-    const casualtys = a.root.kind === 'harness' && a.root.person === casualtyOf(ctx)?.id;
+    const casualtys = a.root.kind === 'harness' && a.root.person === casualtyOf(ctx.setup)?.id;
     const figures = a.root.kind === 'harness' && !casualtys && item ? ctx.brake(a) : null;
     if (!figures || !item) return [];
     const margin: Interval = interval(

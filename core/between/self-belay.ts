@@ -8,6 +8,7 @@ import {
   type Device,
   type Rope,
   type RopeSprings,
+  JOB_FACTS,
 } from '../gear/index.ts';
 import { feedingWeightKg, feedsAboveM, groundReachedBelowM } from '../geometry/index.ts';
 import { about, type Context, type Judge } from '../parts/index.ts';
@@ -17,7 +18,7 @@ import { exactly, interval, plus, scale, STANDARD_GRAVITY_M_PER_S2, type Interva
 
 /** A grab that somebody climbs with alone, on a rope from above. */
 export const isSelfBelay = (a: Attachment, ctx: Context): boolean =>
-  ctx.setup.job === 'self-belay-top-rope' &&
+  JOB_FACTS[ctx.setup.job].up === 'self-belays' &&
   a.root.kind === 'harness' &&
   deviceOf(a)?.hand === null &&
   linesOf(ctx.index, a.end)[0]?.kind === 'fixed';

@@ -1,5 +1,5 @@
 import { finding, literal, type Finding, type Ref, type Severity } from '../finding/index.ts';
-import { traitsOf } from '../gear/index.ts';
+import { traitsOf, JOB_FACTS } from '../gear/index.ts';
 import { about, type Judge } from '../parts/index.ts';
 import { deviceOf, type Attachment, type Tree } from '../rig/index.ts';
 import { treeOf } from './tree-point.ts';
@@ -41,7 +41,7 @@ function bridge(ref: Ref, has: Tree['bridge']): Finding {
 export const eyesJudge: Judge = {
   id: 'line-eyes',
   subjects: (ctx) =>
-    treeOf(ctx) && ctx.setup.job === 'tree-moving'
+    treeOf(ctx) && JOB_FACTS[ctx.setup.job].up === 'moving-line'
       ? ctx.setup.attachments.filter((a) => a.use === 'carries' && a.end.kind !== 'knot').map((a) => a.end.id)
       : [],
   claims: (ref) => [about(ref, 'eyes')],

@@ -1,5 +1,5 @@
 import { finding, literal, type Finding, type FindingNumber, type Ref, type Severity } from '../finding/index.ts';
-import { traitsOf, type Person } from '../gear/index.ts';
+import { traitsOf, type Person, JOB_FACTS } from '../gear/index.ts';
 import { overChinMm, ropeWalkLengths, slingMm, type RopeWalkLengths } from '../geometry/index.ts';
 import { about, between, type Claim, type Context, type Judge } from '../parts/index.ts';
 import { deviceOf, slingOf, type Attachment } from '../rig/index.ts';
@@ -24,7 +24,7 @@ export interface RopeWalkFigures extends RopeWalkLengths {
 const aidsOf = ({ setup }: Context): Attachment[] => setup.attachments.filter((a) => a.use === 'aid');
 /** A foot loop alone is judged by the stroke. */
 const walks = (ctx: Context): Attachment | undefined =>
-  ctx.setup.job === 'tree-stationary' && aidsOf(ctx).some((a) => !isFootLoop(a))
+  JOB_FACTS[ctx.setup.job].up === 'stationary-line' && aidsOf(ctx).some((a) => !isFootLoop(a))
     ? ctx.setup.attachments.find((a) => a.use === 'carries' && deviceOf(a) !== null)
     : undefined;
 

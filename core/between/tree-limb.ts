@@ -1,5 +1,5 @@
 import { finding, type Finding, type Severity } from '../finding/index.ts';
-import { fallForceKn, overSprings, strandsOf } from '../gear/index.ts';
+import { fallForceKn, overSprings, strandsOf, JOB_FACTS } from '../gear/index.ts';
 import { redirectWeights, swingOf, type Swing } from '../geometry/index.ts';
 import { about, type Context, type Judge } from '../parts/index.ts';
 import { ropeIdsOf, type Attachment, type Limb, type Tree } from '../rig/index.ts';
@@ -200,7 +200,7 @@ function slackForceKn({ lineM, dropM }: Swing, ctx: Context): Interval | null {
   const springs = carries ? ctx.load(carries)?.springs : undefined;
   if (!person || !springs) return null;
   // Both legs of a moving line catch.
-  const legs = ctx.setup.job === 'tree-moving' ? 2 : 1;
+  const legs = JOB_FACTS[ctx.setup.job].up === 'moving-line' ? 2 : 1;
   return overSprings(strandsOf(springs, legs), (rope) => fallForceKn(rope, person.massKg, dropM / lineM));
 }
 

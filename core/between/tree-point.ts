@@ -1,5 +1,5 @@
 import { finding, literal, type Finding, type Ref, type Severity } from '../finding/index.ts';
-import { traitsOf } from '../gear/index.ts';
+import { traitsOf, JOB_FACTS } from '../gear/index.ts';
 import { afterBounceRatio, forkRatio } from '../geometry/index.ts';
 import { about, type Context, type Judge } from '../parts/index.ts';
 import { deviceOf, type Attachment, type RigLine, type RigPerson, type Tree } from '../rig/index.ts';
@@ -187,7 +187,7 @@ function second(ref: Ref, { second: other, saw }: Tree, twoLines: boolean): Find
 export const treeGripJudge: Judge = {
   id: 'tree-grip',
   subjects: (ctx) =>
-    ctx.setup.job === 'tree-stationary'
+    JOB_FACTS[ctx.setup.job].up === 'stationary-line'
       ? ctx.setup.attachments.filter((a) => a.use === 'carries').map((a) => a.end.id)
       : [],
   claims: (ref) => [about(ref, 'pressed')],

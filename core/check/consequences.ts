@@ -2,7 +2,7 @@ import type { Finding } from '../finding/index.ts';
 import { hanging, holdsFromRig, singlePoints } from '../hold/index.ts';
 import type { Context } from '../parts/index.ts';
 import { traitsOf } from '../gear/index.ts';
-import { deviceOf, type Setup } from '../rig/index.ts';
+import { deviceOf, type Setup, type TemplateId } from '../rig/index.ts';
 import {
   BREACHES,
   criticalOf,
@@ -12,6 +12,7 @@ import {
   stepsOf,
   withOption,
   type Critical,
+  type ProcedureId,
   type Sequence,
 } from '../sequence/index.ts';
 import type { CheckItem } from './check-item.ts';
@@ -34,7 +35,7 @@ const tunedAt = (a: Setup['attachments'][number]): boolean => {
 };
 
 /** The orders of steps of this set-up: the one that makes it, and those that follow on the same rig. */
-export function ordersOf(setup: Pick<Setup, 'template' | 'lines' | 'attachments'>): readonly Sequence[] {
+export function ordersOf(setup: Rigged): readonly Sequence[] {
   const first = sequenceOf(setup);
   const then =
     first?.procedure === 'up-on-clamps'
@@ -45,39 +46,45 @@ export function ordersOf(setup: Pick<Setup, 'template' | 'lines' | 'attachments'
   return first ? [first, ...(then ? [newSequence(then, 'x', '')] : [])] : [];
 }
 
-/** The order of steps that makes this set-up, with the options that it has; null where none is shipped for its job yet. */
-export function sequenceOf({
-  template,
-  lines,
-  attachments,
-}: Pick<Setup, 'template' | 'lines' | 'attachments'>): Sequence | null {
-  const [line] = lines;
-  if (template === 'rappel-double' && line?.kind === 'doubled')
-    return withOption(newSequence('doubled-rappel', 'x', ''), 'rope', line.use);
-  if ((template === 'rappel-single' || template === 'rappel-fixed') && line?.kind === 'fixed')
-    return withOption(
-      newSequence('single-rappel', 'x', ''),
-      'held',
-      line.fastening.how === 'blocked' ? 'blocked' : 'tied',
-    );
-  if (template === 'lower') return newSequence('lower-anchor', 'x', '');
-  // A plate that grips by itself; with another device at the anchor other steps are needed.
-  const plate = attachments.some((a) => {
+type Rigged = Pick<Setup, 'template' | 'lines' | 'attachments'>;
+/** A plate that grips by itself; with another device at the anchor other steps are needed. */
+const hasPlate = ({ attachments }: Rigged): boolean =>
+  attachments.some((a) => {
     const item = a.root.kind === 'anchor' ? deviceOf(a)?.item : null;
     return item ? traitsOf(item.family).guideMode : false;
   });
-  if (template === 'belay-second' && plate) return newSequence('second-up', 'x', '');
-  if (template === 'belay-seconds' && plate) return newSequence('two-seconds', 'x', '');
-  if (template === 'ascend' && onTwoClamps(attachments)) return newSequence('up-on-clamps', 'x', '');
-  if (template === 'tree-rappel') return newSequence('tree-descent', 'x', '');
-  if (template === 'pick-off') return newSequence('pick-off', 'x', '');
-  // A bollard on a stationary line; what is a hitch with a reliever is tended otherwise.
-  if (template === 'tree-stationary' && attachments.some((a) => tunedAt(a))) return newSequence('tree-walk', 'x', '');
-  if (template === 'self-belay-top-rope') return newSequence('alone-top-rope', 'x', '');
-  if (template === 'belay-leader') return newSequence('leader-ground', 'x', '');
+const order = (procedure: ProcedureId) => newSequence(procedure, 'x', '');
+const onFixedLine = ({ lines: [line] }: Rigged) =>
+  line?.kind === 'fixed'
+    ? withOption(order('single-rappel'), 'held', line.fastening.how === 'blocked' ? 'blocked' : 'tied')
+    : null;
+
+/** Which order of steps makes a rig of each template; where none is shipped, why. */
+const ORDERS: Readonly<Record<TemplateId, ((setup: Rigged) => Sequence | null) | { readonly none: string }>> = {
+  'rappel-double': ({ lines: [line] }) =>
+    line?.kind === 'doubled' ? withOption(order('doubled-rappel'), 'rope', line.use) : null,
+  'rappel-single': onFixedLine,
+  'rappel-fixed': onFixedLine,
+  lower: () => order('lower-anchor'),
+  'lower-ground': () => order('lower-ground'),
   // Whoever climbs on a top rope is lowered on it.
-  if (template === 'lower-ground' || template === 'belay-top-rope') return newSequence('lower-ground', 'x', '');
-  return null;
+  'belay-top-rope': () => order('lower-ground'),
+  'belay-leader': () => order('leader-ground'),
+  'belay-second': (setup) => (hasPlate(setup) ? order('second-up') : null),
+  'belay-seconds': (setup) => (hasPlate(setup) ? order('two-seconds') : null),
+  ascend: ({ attachments }) => (onTwoClamps(attachments) ? order('up-on-clamps') : null),
+  'self-belay-top-rope': () => order('alone-top-rope'),
+  // A bollard on a stationary line; what is a hitch with a reliever is tended otherwise.
+  'tree-stationary': ({ attachments }) => (attachments.some((a) => tunedAt(a)) ? order('tree-walk') : null),
+  'tree-moving': { none: 'no order of its steps has been written down yet' },
+  'tree-rappel': () => order('tree-descent'),
+  'pick-off': () => order('pick-off'),
+};
+
+/** The order of steps that makes this set-up, with the options that it has; null where none is shipped for it yet. */
+export function sequenceOf(setup: Rigged): Sequence | null {
+  const made = ORDERS[setup.template];
+  return typeof made === 'function' ? made(setup) : null;
 }
 
 const known = new Map<string, readonly { readonly critical: Critical; readonly stepId: string }[]>();

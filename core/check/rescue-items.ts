@@ -1,3 +1,4 @@
+import { casualtyOf } from '../rig/index.ts';
 import { linksOf } from '../between/index.ts';
 import type { Context } from '../parts/index.ts';
 import { threshold } from '../sources/index.ts';
@@ -7,7 +8,7 @@ import { idAt, item } from './item.ts';
 
 /** What holds a casualty beside the rescuer: each link, at both its ends, before anything of theirs is eased. */
 export function rescueItems(ctx: Context): CheckItem[] {
-  const casualty = ctx.setup.job === 'pick-off' ? ctx.setup.persons.find((p) => p.role === 'casualty') : undefined;
+  const casualty = casualtyOf(ctx.setup);
   if (!casualty) return [];
   return linksOf(ctx, casualty.id).flatMap(({ attachment: a, end }, i) => {
     const name = a.label.toLowerCase();

@@ -18,6 +18,7 @@ import {
   type Item,
   type Person,
   type Rope,
+  JOB_FACTS,
 } from '../gear/index.ts';
 import { slotsOf } from '../parts/index.ts';
 import { constant } from '../sources/index.ts';
@@ -121,15 +122,8 @@ export function quickSetup(
   }, blank);
 }
 
-const LOW_STRETCH_FIRST: ReadonlySet<TemplateId> = new Set([
-  'rappel-fixed',
-  'ascend',
-  'tree-stationary',
-  'tree-moving',
-  'pick-off',
-]);
 /** Kinds of rope that this is done on, the usual one first. */
 export const constructionsFor = (template: TemplateId): readonly Rope['construction'][] =>
-  LOW_STRETCH_FIRST.has(template)
+  JOB_FACTS[TEMPLATES[template].job].usualRope === 'low-stretch'
     ? ['low-stretch', 'single', 'half', 'twin', 'other']
     : ['single', 'half', 'twin', 'low-stretch', 'other'];

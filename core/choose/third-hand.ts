@@ -13,7 +13,7 @@ import {
 } from '../gear/index.ts';
 import { haulThreeN } from '../geometry/index.ts';
 import { slotsOf } from '../parts/index.ts';
-import { indexOf, ropesIn, type Setup } from '../rig/index.ts';
+import { indexOf, ropesIn, type Setup, casualtyOf } from '../rig/index.ts';
 import { constant } from '../sources/index.ts';
 import type { Interval } from '../units/index.ts';
 
@@ -55,7 +55,7 @@ const rank = ({ severity }: ThirdHandGrip) => SEVERITIES.indexOf(severity);
  * the strand is the end of the rescuer’s own rope or a cord. null while rope or casualty is not chosen, and in other jobs.
  */
 export function thirdHand(setup: Setup, items: readonly Item[]): ThirdHand | null {
-  const casualty = setup.job === 'pick-off' ? setup.persons.find((p) => p.role === 'casualty')?.item : null;
+  const casualty = casualtyOf(setup)?.item;
   const rope = ropeOfCasualty(setup);
   if (!casualty || !rope) return null;
   const used = new Set(slotsOf(setup).flatMap((s) => (s.item ? [s.item.id] : [])));

@@ -162,11 +162,14 @@ function downOnly({ device, load }: RopeInDeviceInput, traits: FamilyTraits): Fi
   ];
 }
 
-/** Jobs in which the same device has to bring its person back down. */
-const UP_AND_DOWN: ReadonlySet<Job> = new Set(['tree-stationary', 'tree-moving']);
+/** On a line in a tree the same device has to bring its person back down. */
+const upAndDown = (job: Job): boolean => {
+  const { up } = JOB_FACTS[job];
+  return up === 'stationary-line' || up === 'moving-line';
+};
 
 function upOnly({ device, load }: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
-  if (!UP_AND_DOWN.has(load.use) || traits.aidOnly || traits.goesDown || traits.tied) return [];
+  if (!upAndDown(load.use) || traits.aidOnly || traits.goesDown || traits.tied) return [];
   return [
     finding({
       code: 'fit.up-only',
@@ -224,7 +227,7 @@ function turningCam(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
           : `Not entered yet: ${open.join(' and ')}. ${literal(device.name)} brakes less on slick rope and when worn.`,
       because: `Thin or slick rope turns the cam less; water and a heavy climber add to it${known.length > 0 ? `: ${known.join(', ')}` : ''}.`,
       remedy:
-        job === 'lower' || job.startsWith('rappel')
+        JOB_FACTS[job].goesDown && !JOB_FACTS[job].casualty
           ? 'Add friction: lead the brake strand over another connector.'
           : 'Keep the hand on the brake strand, and add friction before lowering.',
       numbers: thin ? [diameterNumber(input)] : [],

@@ -1,10 +1,8 @@
-import { traitsOf, type Device, type Job } from '../gear/index.ts';
-
-const GUIDE_JOBS: ReadonlySet<Job> = new Set(['belay-second', 'belay-seconds', 'ascend']);
+import { JOB_FACTS, traitsOf, type Device, type Job } from '../gear/index.ts';
 
 /** True when the device is used in guide mode for this job: it then holds by itself, and no hand brakes. */
 export const inGuideMode = (device: Device, job: Job): boolean =>
-  traitsOf(device.family).guideMode && GUIDE_JOBS.has(job);
+  traitsOf(device.family).guideMode && JOB_FACTS[job].guideMode;
 
 /** What happens in this job when the hand lets go; a guide plate used as a tube lets the rope run. */
 export function handOffIn(device: Device, job: Job): ReturnType<typeof traitsOf>['handOff'] {

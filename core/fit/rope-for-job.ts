@@ -1,32 +1,6 @@
 import { finding, type Finding, literal } from '../finding/index.ts';
-import { JOBS, ROPE_CONSTRUCTIONS, type Job, type RopeConstruction } from '../gear/index.ts';
+import { JOB_FACTS, JOBS, listed, ROPE_CONSTRUCTIONS, type RopeConstruction } from '../gear/index.ts';
 import type { RopeInDeviceInput } from './rope-in-device-input.ts';
-
-type Judged = 'stop' | 'mind';
-type Judgements = Partial<Record<RopeConstruction, Judged>>;
-
-/** One strand carries a person who hangs, walks or falls a little, under somebody's eye or close to the rope. */
-const HANGS: Judgements = { half: 'mind', twin: 'stop' };
-
-/**
- * Kinds of rope that do not suit a job, whatever the device takes (`en-892`, `practice-rope-kinds`). Not named: no objection. A rappel on
- * two strands takes all kinds, and a second may follow on one half rope.
- */
-const UNSUITED: Readonly<Partial<Record<Job, Judgements>>> = {
-  'belay-leader': { half: 'stop', twin: 'stop', 'low-stretch': 'stop' },
-  // Low-stretch rope is the usual rope there; how hard it catches is told by the fall itself.
-  'self-belay-top-rope': { half: 'stop', twin: 'stop' },
-  'belay-top-rope': HANGS,
-  'belay-second': { twin: 'stop', 'low-stretch': 'mind' },
-  'belay-seconds': { twin: 'stop', 'low-stretch': 'mind' },
-  lower: HANGS,
-  'rappel-single': HANGS,
-  'rappel-fixed': HANGS,
-  ascend: HANGS,
-  'tree-stationary': { half: 'stop', twin: 'stop' },
-  'tree-moving': { half: 'stop', twin: 'stop' },
-  'pick-off': { half: 'stop', twin: 'stop' },
-};
 
 const WHY: Readonly<Partial<Record<RopeConstruction, string>>> = {
   half: 'A half rope is made to work as one of two; alone it is cut and worn through sooner.',
@@ -36,7 +10,7 @@ const WHY: Readonly<Partial<Record<RopeConstruction, string>>> = {
 
 /** Two strands to the same person: ropes that are made to work as a pair then do. Two seconds hang on one strand each. */
 const isPair = ({ load, rope }: RopeInDeviceInput): boolean =>
-  load.use === 'belay-leader' &&
+  JOB_FACTS[load.use].pairOfRopes &&
   load.strands === 'two' &&
   (rope.construction === 'half' || rope.construction === 'twin');
 
@@ -44,8 +18,8 @@ const isPair = ({ load, rope }: RopeInDeviceInput): boolean =>
 export function ropeForJob(input: RopeInDeviceInput): Finding[] {
   const { load, rope, part } = input;
   const job = load.use;
-  const unsuited = UNSUITED[job];
-  if (unsuited && rope.construction === 'other') {
+  const unsuited = listed(JOB_FACTS[job].unsuited);
+  if (unsuited.length > 0 && rope.construction === 'other') {
     return [
       finding({
         code: 'fit.rope-kind-unknown',
@@ -57,7 +31,7 @@ export function ropeForJob(input: RopeInDeviceInput): Finding[] {
       }),
     ];
   }
-  const severity = unsuited?.[rope.construction];
+  const severity = unsuited.find(([kind]) => kind === rope.construction)?.[1];
   if (!severity || isPair(input)) return [];
   return [
     finding({

@@ -65,7 +65,7 @@ export {
   type Family,
   type FamilyTraits,
 } from './families.ts';
-export { JOB_FACTS, JOB_KEYS, JOBS, type Job, type JobFacts } from './jobs.ts';
+export { JOB_FACTS, JOB_KEYS, JOBS, listed, TREE_ASKS, type DevicePlace, type Job, type JobFacts } from './jobs.ts';
 export { usualLoad, usualUse, type LoadCase, type UseCase } from './load-case.ts';
 export { diameterOf, linearDensityKgPerM, ropeLengthM, type DiameterReading } from './measured.ts';
 export {

@@ -26,12 +26,10 @@ export interface LoadCase extends UseCase {
   readonly ropeBelow: boolean;
 }
 
-const AT_THE_ANCHOR: ReadonlySet<Job> = new Set(['belay-second', 'belay-seconds', 'lower']);
-
 /** The usual case of a job, where there is no rig to ask: for the maps of the locker. */
 export const usualUse = (use: Job): UseCase => {
-  const { strands, persons, fall, tended, climbs } = JOB_FACTS[use];
-  return { use, strands, persons, fall, tended, climbs, hangsOn: AT_THE_ANCHOR.has(use) ? 'anchor' : 'harness' };
+  const { strands, persons, fall, tended, climbs, deviceAt } = JOB_FACTS[use];
+  return { use, strands, persons, fall, tended, climbs, hangsOn: deviceAt[0] === 'anchor' ? 'anchor' : 'harness' };
 };
 
 /**

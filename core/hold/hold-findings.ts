@@ -1,5 +1,5 @@
 import { doubtedBy, DOUBTS, finding, literal, type Finding } from '../finding/index.ts';
-import { traitsOf, type Job } from '../gear/index.ts';
+import { traitsOf, type Job, JOB_FACTS } from '../gear/index.ts';
 import type { Context } from '../parts/index.ts';
 import { belaysFromHarness, deviceOf, type RigPerson } from '../rig/index.ts';
 import { singlePoints } from './cut-sets.ts';
@@ -51,7 +51,7 @@ function belayed(ctx: Context, fault: Fault): boolean {
 function untended(ctx: Context, fault: Fault): boolean {
   if (fault.kind !== 'device') return false;
   const a = ctx.index.ownerOf(fault.part);
-  return a !== undefined && deviceOf(a) !== null && ON_TWO.has(ctx.setup.job) && !ctx.use(a).tended;
+  return a !== undefined && deviceOf(a) !== null && onTwo(ctx.setup.job) && !ctx.use(a).tended;
 }
 
 /** What the assessment says about what still holds, for everybody who hangs; nothing while a part is not chosen. */
@@ -78,8 +78,11 @@ export function holdFindings(ctx: Context, findings: readonly Finding[]): Findin
   );
 }
 
-/** Jobs in which a person climbs on what grips the rope by itself: two attachments of full strength, common practice. */
-const ON_TWO: ReadonlySet<Job> = new Set(['ascend', 'self-belay-top-rope']);
+/** A person climbs on what grips the rope by itself: two attachments of full strength, common practice. */
+const onTwo = (job: Job): boolean => {
+  const { up } = JOB_FACTS[job];
+  return up === 'ascends' || up === 'self-belays';
+};
 
 /** That the upper one takes the lower one with it is said where the two are judged. */
 const slides = (fault: Fault, findings: readonly Finding[]): boolean =>

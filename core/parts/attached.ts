@@ -1,6 +1,6 @@
 import { finding, literal, type Finding, type Ref } from '../finding/index.ts';
 import { handOffIn } from '../fit/index.ts';
-import { JOBS, type Job } from '../gear/index.ts';
+import { JOB_FACTS, JOBS, type DevicePlace } from '../gear/index.ts';
 import {
   belaysFromHarness,
   deviceOf,
@@ -44,7 +44,9 @@ export const attachedJudge: Judge = {
     const own = ctx.setup.attachments.filter((a) => carries(a, person, ctx));
     if (own.length === 0) return [nothing(person)];
     if (!own.some((a) => a.end.kind !== 'knot' || held(a, ctx))) return [unheld(person)];
-    return ctx.setup.job === 'tree-moving' && !own.some((a) => a.end.kind === 'knot') ? [untiedEnd(person)] : [];
+    return JOB_FACTS[ctx.setup.job].up === 'moving-line' && !own.some((a) => a.end.kind === 'knot')
+      ? [untiedEnd(person)]
+      : [];
   },
   reads: () => [],
 };
@@ -106,8 +108,8 @@ export const pointJudge: Judge = {
 /** A device may be used for another job than that of the set-up, such as a belay from above beside a rappel; it must be one that its place allows. */
 function usedFor(a: Attachment, ctx: Context): Finding[] {
   if (a.job === null || !deviceOf(a)) return [];
-  const place = a.root.kind === 'anchor' ? 'anchor' : belaysFromHarness(ctx.index, a) ? 'belayer' : 'own';
-  if (ALLOWED[place].has(a.job)) return [];
+  const place: DevicePlace = a.root.kind === 'anchor' ? 'anchor' : belaysFromHarness(ctx.index, a) ? 'belayer' : 'own';
+  if (JOB_FACTS[a.job].deviceAt.includes(place)) return [];
   return [
     finding({
       code: 'rig.used-elsewhere',
@@ -119,21 +121,6 @@ function usedFor(a: Attachment, ctx: Context): Finding[] {
     }),
   ];
 }
-const ALLOWED: Readonly<Record<'anchor' | 'belayer' | 'own', ReadonlySet<Job>>> = {
-  anchor: new Set<Job>(['belay-second', 'belay-seconds', 'lower', 'belay-top-rope']),
-  belayer: new Set<Job>(['belay-top-rope', 'belay-leader', 'lower']),
-  own: new Set<Job>([
-    'rappel-double',
-    'rappel-single',
-    'rappel-fixed',
-    'ascend',
-    'self-belay-top-rope',
-    'tree-stationary',
-    'tree-moving',
-    'pick-off',
-  ]),
-};
-
 const POINT_WORDS: Readonly<Record<string, string>> = {
   bridge: 'the bridge, which only a tree harness has,',
   'leg-loop': 'the leg loop',

@@ -21,7 +21,7 @@ export { wornJudge } from './worn.ts';
 export { arrivingJudge, crossedJudge, guides, loadStrandJudge, twoStrandsBelow } from './guide.ts';
 export { brakeSideJudge, canComeOff, hasSmoothSide, threadedJudge, tunedJudge, upperHoleJudge } from './threading.ts';
 export { weatherJudge } from './weather.ts';
-export { JOB_QUESTIONS, questionsOf, type Question } from './questions.ts';
+export { questionsOf, type Question } from './questions.ts';
 export { anchorJudge, edgeJudge, heightsJudge } from './site.ts';
 export { slingReachJudge, slingStrengthJudge } from './sling.ts';
 export { gripsAlone, sameWearer } from './grips.ts';

@@ -1,7 +1,7 @@
 import type { Ref } from '../finding/index.ts';
 import { handOffIn, inGuideMode } from '../fit/index.ts';
 import { seatKind } from '../connector/index.ts';
-import { JOB_FACTS, traitsOf, type Job } from '../gear/index.ts';
+import { JOB_FACTS, traitsOf, listed, TREE_ASKS } from '../gear/index.ts';
 import {
   belaysFromHarness,
   besideConnector,
@@ -278,18 +278,15 @@ function handQuestions(ctx: Context, a: Attachment): Question[] {
 function treeQuestions(ctx: Context): Question[] {
   const { job, lines, attachments, site, persons } = ctx.setup;
   if (!site.tree) return [];
-  const ownJob = job === 'tree-stationary' || job === 'tree-moving';
+  const { up } = JOB_FACTS[job];
+  const ownJob = up === 'stationary-line' || up === 'moving-line';
   // Lengths are asked for where something is there to go up on.
   const aid = attachments.find((a) => a.use === 'aid');
   return [
     // A rappel from a tree asks what every job in one asks.
-    ...(ownJob
-      ? []
-      : Object.entries({ second: SECOND, fork: FORK, swing: SWING }).map(([key, words]) =>
-          ask([persons[0]!.id], about('job', key), words),
-        )),
-    ...(aid ? [ask([aid.end.id], about('job', 'lengths'), LENGTHS)] : []),
-    ...(job === 'tree-stationary'
+    ...(ownJob ? [] : TREE_ASKS.map(([key, words]) => ask([persons[0]!.id], about('job', key), words))),
+    ...(aid ? [ask([aid.end.id], about('job', 'lengths'), 'the lengths of tether and foot loop')] : []),
+    ...(up === 'stationary-line'
       ? attachments.flatMap((a) =>
           a.use === 'carries' ? [ask([a.end.id], about(a.end.id, 'pressed'), 'what can open it from above')] : [],
         )
@@ -300,7 +297,7 @@ function treeQuestions(ctx: Context): Question[] {
     ...attachments.flatMap((a) =>
       a.use === 'carries' && a.end.kind !== 'knot'
         ? [
-            ...(job === 'tree-moving'
+            ...(up === 'moving-line'
               ? [ask([a.end.id], about(a.end.id, 'eyes'), 'what the end of the line hangs on')]
               : []),
             ...(deviceOf(a)?.item ? [ask([a.end.id], about(a.end.id, 'side'), 'whether it lies over a limb')] : []),
@@ -314,7 +311,7 @@ function treeQuestions(ctx: Context): Question[] {
           : [],
       ),
     ),
-    ...(job !== 'tree-moving'
+    ...(up !== 'moving-line'
       ? lines.flatMap((l) =>
           l.kind === 'fixed' ? [ask([l.id], about(l.id, 'base-tie'), 'whether it can be tied at the base')] : [],
         )
@@ -322,40 +319,8 @@ function treeQuestions(ctx: Context): Question[] {
   ];
 }
 
-const FALL = 'how hard a fall is, and what may be hit on the way';
-const SECOND = 'a second attachment';
-/** The second attachment itself is judged there. */
-const LENGTHS = 'the lengths of tether and foot loop';
-const FORK = 'what the tie-in point carries';
-const SWING = 'where the line runs, and the swing along a limb';
-const BOTH = 'how both persons are attached, and what holds each of them';
-const CLOSED = 'slack, and the stretch of the rope';
-
-/** What a job needs beyond its parts. Words of what nobody judges yet; the scene that judges it claims the question. */
-export const JOB_QUESTIONS = {
-  'rappel-double': {},
-  'rappel-single': {},
-  'rappel-fixed': {},
-  lower: {},
-  'belay-top-rope': { slack: CLOSED },
-  'belay-leader': { fall: FALL, lift: 'how high the belayer is lifted' },
-  'belay-second': { slack: 'slack in the rope', arriving: 'how the arriving second is attached' },
-  'belay-seconds': {
-    slack: 'slack',
-    crossed: 'crossed strands',
-    arriving: 'how the arriving seconds are attached',
-    both: BOTH,
-  },
-  ascend: { second: LENGTHS },
-  'self-belay-top-rope': { fall: FALL, second: LENGTHS },
-  'tree-stationary': { second: SECOND, fork: FORK, swing: SWING },
-  'tree-moving': { second: SECOND, fork: FORK, swing: SWING },
-  'pick-off': { both: BOTH, haul: 'how the casualty is lifted off' },
-} as const satisfies Record<Job, Readonly<Record<string, string>>>;
-
 function ofJob({ setup }: Context): Question[] {
   if (!(setup.job in JOB_FACTS)) return [];
   const first = setup.persons[0]!.id;
-  const asked: Readonly<Record<string, string>> = JOB_QUESTIONS[setup.job];
-  return Object.entries(asked).map(([key, words]) => ask([first], about('job', key), words));
+  return listed(JOB_FACTS[setup.job].asks).map(([key, words]) => ask([first], about('job', key), words));
 }

@@ -1,5 +1,5 @@
 import { finding, type Finding, type Ref, type Severity } from '../finding/index.ts';
-import { linearDensityKgPerM, type Job } from '../gear/index.ts';
+import { JOB_FACTS, linearDensityKgPerM } from '../gear/index.ts';
 import {
   deviceOf,
   descentOf,
@@ -16,10 +16,9 @@ import { jobLoadKn } from '../connector/index.ts';
 import { loadParts, type Context } from './context.ts';
 import { about, type Judge } from './judge.ts';
 
-const FROM_ABOVE: ReadonlySet<Job> = new Set<Job>(['belay-second', 'belay-seconds']);
 /** A device at the anchor with which somebody who follows is belayed. */
 export const belaysFromAbove = (a: Attachment, ctx: Context): boolean =>
-  deviceOf(a) !== null && a.root.kind === 'anchor' && FROM_ABOVE.has(ctx.use(a).use);
+  deviceOf(a) !== null && a.root.kind === 'anchor' && JOB_FACTS[ctx.use(a).use].belayedFrom === 'above';
 
 const subjects = (ctx: Context): Ref[] =>
   ctx.setup.attachments.filter((a) => belaysFromAbove(a, ctx)).map((a) => a.end.id);

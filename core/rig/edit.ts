@@ -1,3 +1,4 @@
+import { JOB_FACTS } from '../gear/index.ts';
 import { z } from 'zod';
 import type { Ref } from '../finding/index.ts';
 import type { Item, Person } from '../gear/index.ts';
@@ -155,7 +156,7 @@ const LITTLE_SLACK_M = 0.2;
 const withSlack = (setup: Setup, slackM: number | null): Setup => ({
   ...setup,
   attachments: setup.attachments.map((a) =>
-    a.end.kind === 'device' && (a.root.kind === 'anchor' || setup.job === 'self-belay-top-rope')
+    a.end.kind === 'device' && (a.root.kind === 'anchor' || JOB_FACTS[setup.job].up === 'self-belays')
       ? { ...a, end: { ...a.end, slackM } }
       : a,
   ),

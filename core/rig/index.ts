@@ -33,7 +33,8 @@ export { WEATHER, siteSchema, type Site } from './site-elements.ts';
 export { limbSchema, treeSchema, type Limb, type Tree } from './tree-elements.ts';
 export { brakeAngleOf, jobOf, loadOf, onSmoothSide, slackFactor, slipOf, useOf } from './load.ts';
 export { fieldsOf, valueAtPath, withField, type Field } from './fields.ts';
-export { rigIssues, setupSchema, SITE_REFS, TEMPLATE_IDS, type Setup, type TemplateId } from './model.ts';
+export { rigIssues, setupSchema, SITE_REFS, type Setup } from './model.ts';
+export { TEMPLATE_FACTS, TEMPLATE_GROUPS, TEMPLATE_IDS, type TemplateId } from './template-facts.ts';
 export {
   belaysFromHarness,
   besideConnector,
@@ -41,6 +42,7 @@ export {
   descentOf,
   deviceOf,
   hangingBy,
+  casualtyOf,
   hitchOf,
   indexOf,
   linesOf,

@@ -100,7 +100,7 @@ function giveOf(index: RigIndex, a: Attachment): RopeSprings {
 /** Rescuer and casualty hang in one device, whoever of them is the heavier: half of what both weigh, since a load of two is reckoned as twice one; null in other jobs. */
 function onOneDevice(index: RigIndex, a: Attachment): number | null {
   const { setup } = index;
-  if (setup.job !== 'pick-off' || a.root.kind !== 'harness' || casualtys(index, a)) return null;
+  if (!JOB_FACTS[setup.job].casualty || a.root.kind !== 'harness' || casualtys(index, a)) return null;
   const [x, y] = setup.persons.flatMap((p) =>
     p.item && (p.role === 'rescuer' || p.role === 'casualty') ? [p.item.massKg] : [],
   );

@@ -18,7 +18,7 @@ import {
   withSnapshot,
   type Setup,
 } from './index.ts';
-import { ROLES_OF } from './template-roles.ts';
+import { TEMPLATE_FACTS } from './template-facts.ts';
 
 const NOW = '2026-01-01T00:00:00.000Z';
 const own = { id: 'x', name: 'New', now: NOW };
@@ -229,7 +229,7 @@ describe('who is in the rig of a job', () => {
       expect(
         TEMPLATES[id].parts().persons.map((p) => [p.id, p.role]),
         id,
-      ).toEqual(ROLES_OF[id].map((r) => [...r]));
+      ).toEqual(TEMPLATE_FACTS[id].roles.map((r) => [...r]));
   });
   it('another role, or nobody in it, is refused with its path; a partner may be missing', () => {
     const lead = SETUPS['belay-leader'];

@@ -6,27 +6,7 @@ import { attachmentSchema, type Attachment } from './attachment-elements.ts';
 import { anchorSchema, lineSchema, STRANDS, type RigLine } from './line-elements.ts';
 import { callsSchema, rigPersonSchema, type RigPerson } from './person-elements.ts';
 import { siteSchema } from './site-elements.ts';
-import { ROLES_OF } from './template-roles.ts';
-
-/** Templates by id; what they consist of is in `templates/`, which the first screen does not load. */
-export const TEMPLATE_IDS = [
-  'rappel-double',
-  'rappel-single',
-  'rappel-fixed',
-  'lower',
-  'lower-ground',
-  'belay-top-rope',
-  'belay-leader',
-  'belay-second',
-  'belay-seconds',
-  'ascend',
-  'self-belay-top-rope',
-  'tree-stationary',
-  'tree-moving',
-  'tree-rappel',
-  'pick-off',
-] as const;
-export type TemplateId = (typeof TEMPLATE_IDS)[number];
+import { TEMPLATE_FACTS, TEMPLATE_IDS } from './template-facts.ts';
 
 /** Names that a finding may point at in every rig, beside those of its elements. */
 export const SITE_REFS = ['edge', 'ground', 'tree'] as const;
@@ -122,7 +102,7 @@ export function rigIssues(setup: Shape): Issue[] {
   const refer = (path: PropertyKey[], there: boolean, what: string, id: Ref) => {
     if (!there) issues.push({ path, message: `there is no ${what} "${id}"` });
   };
-  for (const [id, role] of ROLES_OF[setup.template]) {
+  for (const [id, role] of TEMPLATE_FACTS[setup.template].roles) {
     const i = setup.persons.findIndex((p) => p.id === id);
     if (i < 0 && role !== 'partner') issues.push({ path: ['persons'], message: `the ${role} "${id}" is missing` });
     else if (i >= 0 && setup.persons[i]!.role !== role)

@@ -1,5 +1,5 @@
 import type { Ref } from '../finding/index.ts';
-import type { Person, Rope } from '../gear/index.ts';
+import { JOB_FACTS, type Person, type Rope } from '../gear/index.ts';
 import type { Attachment, ConnectorPiece, DeviceEnd, EndPart, HitchEnd, Piece } from './attachment-elements.ts';
 import type { RigAnchor, RigLine } from './line-elements.ts';
 import type { RigPerson } from './person-elements.ts';
@@ -133,6 +133,10 @@ export function ropesIn(index: RigIndex, end: EndPart): Ropes | null {
 /** Both strands of one line, or one strand of each of two. */
 export const strandsIn = (end: DeviceEnd | HitchEnd): 'one' | 'two' =>
   end.on.length > 1 || end.on.some((o) => o.strand === 'both') ? 'two' : 'one';
+
+/** Who cannot help, in the job that brings somebody down. */
+export const casualtyOf = ({ job, persons }: Pick<Setup, 'job' | 'persons'>): RigPerson | undefined =>
+  JOB_FACTS[job].casualty ? persons.find((p) => p.role === 'casualty') : undefined;
 
 export const deviceOf = (a: Attachment): DeviceEnd | null => (a.end.kind === 'device' ? a.end : null);
 export const hitchOf = (a: Attachment): HitchEnd | null => (a.end.kind === 'hitch' ? a.end : null);

@@ -1,6 +1,7 @@
 import type { Ref } from '../finding/index.ts';
 import type { Attachment } from './attachment-elements.ts';
-import type { Setup, TemplateId } from './model.ts';
+import type { Setup } from './model.ts';
+import type { TemplateId } from './template-facts.ts';
 import { alongOf, connector, device, fixed, footLoop, hitch, on, onTether, sling } from './templates/build.ts';
 import { blankSetup, templateOf } from './templates/index.ts';
 import { removablesOf, variation, without, type VariationId } from './variations/index.ts';

@@ -15,7 +15,7 @@ import {
   type LucideIcon,
 } from 'lucide-react';
 import { useLayoutEffect } from 'react';
-import { Link, NavLink, Outlet } from 'react-router';
+import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { nameOf } from '../storage/name-of';
 import { useAppDispatch, useAppSelector, useUnreadable } from '../store/hooks';
 import { redone, undone } from '../store/workspace-slice';
@@ -120,6 +120,7 @@ function NotShown({ entries }: { entries: readonly unknown[] }) {
 
 /** Head with the places, units, theme, undo and the save indicator; on a phone the places lie under the thumb. */
 export function Shell() {
+  const { pathname, search } = useLocation();
   const { name } = usePlace();
   const unreadable = useUnreadable();
   const { system, setSystem, theme, setTheme } = usePreferences();
@@ -178,7 +179,7 @@ export function Shell() {
       </header>
       {unreadable.length > 0 && <NotShown entries={unreadable} />}
       <Trail />
-      <main id="content" className="flex-1">
+      <main id="content" data-at={pathname + search} className="flex-1">
         <Outlet />
       </main>
       <Places

@@ -6,7 +6,8 @@ import { type RigAnchor, type RigLine } from '../line-elements.ts';
 import { type Calls, type RigPerson } from '../person-elements.ts';
 import { type Site } from '../site-elements.ts';
 import { type Tree } from '../tree-elements.ts';
-import type { Setup, TemplateId } from '../model.ts';
+import type { Setup } from '../model.ts';
+import type { TemplateId } from '../template-facts.ts';
 import {
   alongOf,
   anchor,

@@ -1,3 +1,4 @@
+import { JOB_FACTS } from '../../gear/index.ts';
 import type { Ref } from '../../finding/index.ts';
 import type { Attachment } from '../attachment-elements.ts';
 import type { Setup } from '../model.ts';
@@ -7,7 +8,8 @@ import { grown, has, ownDevice, strandsOf, type Variation } from './variation.ts
 
 /** The device of somebody who climbs on what grips by itself; null in other jobs. */
 function climbsAlone(setup: Setup): Attachment | null {
-  const main = setup.job === 'ascend' || setup.job === 'self-belay-top-rope' ? ownDevice(setup) : null;
+  const { up } = JOB_FACTS[setup.job];
+  const main = up === 'ascends' || up === 'self-belays' ? ownDevice(setup) : null;
   return main && deviceOf(main)?.hand === null ? main : null;
 }
 const grab = (id: Ref, label: string, of: Ref, where: Parameters<typeof device>[1]): Attachment =>
@@ -25,7 +27,8 @@ export const ALONE: readonly Variation[] = [
     against: ['it is no attachment'],
     add: (setup) => {
       const main = climbsAlone(setup);
-      if (!main || setup.job !== 'ascend' || main.root.kind !== 'harness' || has(setup, 'foot-loop')) return null;
+      if (!main || JOB_FACTS[setup.job].up !== 'ascends' || main.root.kind !== 'harness' || has(setup, 'foot-loop'))
+        return null;
       const line = linesOf(indexOf(setup), main.end)[0]!;
       const upper = indexOf(setup)
         .along(line.id)

@@ -2,7 +2,7 @@ import type { Ref } from '../../finding/index.ts';
 import type { Attachment } from '../attachment-elements.ts';
 import type { RigPerson } from '../person-elements.ts';
 import type { Setup } from '../model.ts';
-import { mainConnector } from '../rig.ts';
+import { mainConnector, casualtyOf } from '../rig.ts';
 import { anchor, connector, device, fixed, on, onHarness, secondLink, shortLink } from '../templates/build.ts';
 import { grown, has, ownDevice, type Variation } from './variation.ts';
 
@@ -16,9 +16,9 @@ interface Two {
 /** Rescuer and casualty with the device of the rescuer; null in other jobs. */
 function two(setup: Setup): Two | null {
   const rescuer = setup.persons.find((p) => p.role === 'rescuer');
-  const casualty = setup.persons.find((p) => p.role === 'casualty');
+  const casualty = casualtyOf(setup);
   const main = ownDevice(setup);
-  return setup.job === 'pick-off' && rescuer && casualty && main ? { rescuer, casualty, device: main } : null;
+  return rescuer && casualty && main ? { rescuer, casualty, device: main } : null;
 }
 
 const added =

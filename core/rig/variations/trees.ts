@@ -1,3 +1,4 @@
+import { JOB_FACTS } from '../../gear/index.ts';
 import type { Ref } from '../../finding/index.ts';
 import type { Attachment } from '../attachment-elements.ts';
 import type { Setup } from '../model.ts';
@@ -6,7 +7,8 @@ import { clip, device, onHarness, sling } from '../templates/build.ts';
 import { grown, has, ownDevice, strandsOf, type Variation } from './variation.ts';
 
 /** What somebody in a tree goes up a line on that does not move; null in other jobs. */
-const onLine = (setup: Setup): Attachment | null => (setup.job === 'tree-stationary' ? ownDevice(setup) : null);
+const onLine = (setup: Setup): Attachment | null =>
+  JOB_FACTS[setup.job].up === 'stationary-line' ? ownDevice(setup) : null;
 
 const aid =
   (id: Ref, make: (main: Attachment, person: Ref) => Attachment) =>

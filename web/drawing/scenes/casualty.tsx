@@ -1,3 +1,4 @@
+import { casualtyOf } from '@core/rig';
 import { linksOf } from '@core/between';
 import type { Ref } from '@core/finding';
 import { contextOf } from '@core/parts';
@@ -6,9 +7,6 @@ import { vec, type Vec } from '../vector';
 
 /** How far below the rescuer the casualty is drawn, px. */
 const BELOW = 44;
-
-export const casualtyIn = (setup: Setup): RigPerson | undefined =>
-  setup.job === 'pick-off' ? setup.persons.find((p) => p.role === 'casualty') : undefined;
 
 /** Who hangs motionless below the rescuer, with each link as it runs: tight, slack, or not said. */
 export function Casualty({ setup, casualty }: { setup: Setup; casualty: RigPerson }) {
@@ -47,7 +45,7 @@ export function Casualty({ setup, casualty }: { setup: Setup; casualty: RigPerso
 
 /** Where the casualty and the links are marked, with the rescuer at `at`. */
 export function casualtyParts(setup: Setup, at: Vec): Record<Ref, Vec> {
-  const casualty = casualtyIn(setup);
+  const casualty = casualtyOf(setup);
   if (!casualty) return {};
   const body = vec(at.x + 4, at.y + BELOW);
   return {

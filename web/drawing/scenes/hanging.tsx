@@ -1,14 +1,14 @@
 import type { Figures } from '@core/assess';
 import type { Ref } from '@core/finding';
 import { ropeLengthM } from '@core/gear';
-import { ropeSlots, type RigLine, type Setup } from '@core/rig';
+import { ropeSlots, type RigLine, type Setup, casualtyOf } from '@core/rig';
 import { printQuantity, type UnitSystem } from '@core/units';
 import { Dimension, Label } from '../parts';
 import { rigView } from '../rig-view';
 import { AnchorGlyph, Hanging, TOP } from '../site-parts';
 import type { SiteGeometry, SiteScene } from '../SiteFrame';
 import { vec, type Vec } from '../vector';
-import { Casualty, casualtyIn, casualtyParts } from './casualty';
+import { Casualty, casualtyParts } from './casualty';
 import { LimbDrawing, LimbHandles } from './limb';
 import { coil, Rock, Tree } from './rock';
 
@@ -168,7 +168,7 @@ export function hangingScene(setup: Setup, figures: Figures, system: UnitSystem,
       </>
     );
   };
-  const casualty = casualtyIn(setup);
+  const casualty = casualtyOf(setup);
   const parts = ({ y, stanceY, descentM, depthM }: SiteGeometry): Record<Ref, Vec> => {
     const shortest = lengths.length > 0 ? Math.min(...lengths) : null;
     const end = vec(

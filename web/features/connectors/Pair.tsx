@@ -32,7 +32,10 @@ export function Pair({ job, massKg, brakeHand, connector, device, way, onWay, ot
   const shown = reports.find((r) => wayKey(r.way) === way) ?? reports[0]!;
   // Under a large map the pair would be out of sight.
   const section = useRef<HTMLElement>(null);
-  useEffect(() => section.current?.scrollIntoView({ block: 'nearest' }), []);
+  useEffect(() => {
+    // What it gives back is no way to end it: newer browsers give a promise, and the page would break when it is left.
+    void section.current?.scrollIntoView({ block: 'nearest' });
+  }, []);
   return (
     <section ref={section} className="mt-8 scroll-mt-16" aria-label={`${connector.name} in ${device.name}`}>
       <h2 className="text-xl">

@@ -10,7 +10,7 @@ import type { Finding } from '@core/finding';
 import { contextOf } from '@core/parts';
 import type { ComponentProps } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { traitsOf } from '@core/gear';
+import { traitsOf, JOB_FACTS } from '@core/gear';
 import { deviceOf, ropesIn, indexOf, type Setup } from '@core/rig';
 import { usePlace } from '../../app/place';
 import { keepAll } from '../../store/edits';
@@ -98,7 +98,7 @@ export function OnTheRope({ setup, findings, onChange }: OnTheRopeProps) {
             ]
           : [];
       })}
-      {setup.job === 'pick-off' && <ThirdHand setup={setup} />}
+      {JOB_FACTS[setup.job].casualty && <ThirdHand setup={setup} />}
       {walk && <RopeWalkLengths figures={walk} />}
       {soloCurves(ctx).map((curve) => (
         <SoloChart key={curve.ref} curve={curve} />

@@ -167,7 +167,10 @@ export function formSections(setup: Setup): Section[] {
 function ofTree(setup: Setup, { limbs }: Tree): Field[] {
   const goes = limbs.some((limb) => limb.outM !== 0);
   const asked = Object.keys(treeSchema.shape).filter(
-    (key) => key !== 'limbs' && (key !== 'comingBack' || goes) && (key !== 'eyes' || setup.job === 'tree-moving'),
+    (key) =>
+      key !== 'limbs' &&
+      (key !== 'comingBack' || goes) &&
+      (key !== 'eyes' || JOB_FACTS[setup.job].up === 'moving-line'),
   );
   const ofLimb = (limb: Limb, i: number): Field[] => {
     const of = (text: string) => (limbs.length === 1 ? undefined : `${text}, limb ${i + 1}`);
@@ -219,7 +222,7 @@ function threading(setup: Setup, a: Attachment, of: (text: string) => string | u
     ...(guides(a, contextOf(setup)) ? facts(a.end.id, shape, 'loadStrand', 'arriving') : []),
     ...(twoStrandsBelow(a, contextOf(setup)) ? facts(a.end.id, shape, 'strandsLie', 'gatheredM') : []),
     ...(belaysFromAbove(a, contextOf(setup)) ? facts(a.end.id, shape, 'slackM') : []),
-    ...(setup.job === 'self-belay-top-rope' && a.end.kind === 'device' && a.end.hand === null
+    ...(JOB_FACTS[setup.job].up === 'self-belays' && a.end.kind === 'device' && a.end.hand === null
       ? [fact(a.end.id, shape, 'slackM', of('Slack above you, at most') ?? 'Slack above you, at most')]
       : []),
     ...(hasHeldCam(a) ? [fact(a.end.id, shape, 'cam', of('The cam is'))] : []),
@@ -268,7 +271,7 @@ function lineSection(setup: Setup, line: RigLine, i: number, slot: SlotOf, nameA
         ? [
             ...facts(line.fastening.id, fastening.shape, 'how'),
             ...(setup.site.tree ? facts(line.fastening.id, fastening.shape, 'tiedAt') : []),
-            ...(setup.job === 'self-belay-top-rope' ? facts(line.id, fixedSchema.shape, 'endWeightKg') : []),
+            ...(JOB_FACTS[setup.job].up === 'self-belays' ? facts(line.id, fixedSchema.shape, 'endWeightKg') : []),
             ...(line.fastening.how === 'blocked' ? facts(line.fastening.id, fastening.shape, 'strand', 'backup') : []),
           ]
         : []),

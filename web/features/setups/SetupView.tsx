@@ -82,7 +82,7 @@ export function SetupView({ setup, change }: { setup: Setup; change: (next: Setu
           <div className="grid gap-4 rounded-xl border border-line bg-surface p-3 sm:grid-cols-2">
             <LazyDrawings {...drawing} onChange={change} />
           </div>
-          {(JOB_FACTS[setup.job].climbs || setup.job === 'pick-off') && (
+          {(JOB_FACTS[setup.job].climbs || JOB_FACTS[setup.job].casualty) && (
             <OnTheRope setup={setup} findings={assessment.findings} onChange={(next) => change(next, null)} />
           )}
         </section>
@@ -127,7 +127,7 @@ function WhatIsOpen({ setup, verdict, onForm }: { setup: Setup; verdict: Severit
 }
 
 /** Somebody on the ground holds a leader, or somebody on a top rope. */
-const belayedFromBelow = ({ job }: Setup) => job === 'belay-leader' || job === 'belay-top-rope';
+const belayedFromBelow = ({ job }: Setup) => JOB_FACTS[job].belayedFrom === 'below';
 
 /** Where more is judged, or known to be open, than on the day a combination was taken: that is said, so that nobody wonders. */
 function SinceTaken({ setup: { taken }, verdict }: { setup: Setup; verdict: Severity }) {

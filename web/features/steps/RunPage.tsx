@@ -139,7 +139,9 @@ function OneStep({ number, who, does, see, looks, drawing, back, onDone }: OneSt
   const settled = useSettled(number);
   const open = looks === null ? null : looks.filter((look) => !seen.has(look));
   const heading = useRef<HTMLHeadingElement>(null);
-  useEffect(() => heading.current?.focus(), []);
+  useEffect(() => {
+    heading.current?.focus();
+  }, []);
   return (
     <>
       <div className="flex-1 overflow-y-auto px-4 py-4">
