@@ -1,4 +1,4 @@
-/** The arrows of design.md section 3: a room of the core may import only rooms named above it, and only by their face. */
+/** The arrows: a room of the core may import only rooms named above it, and only by their face. */
 const rooms = [
   'units',
   'vocabulary',

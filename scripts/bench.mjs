@@ -1,4 +1,4 @@
-// npm run bench: the budgets of design.md section 8 that this version can be held to.
+// npm run bench: the budgets that this version can be held to.
 import { spawnSync } from 'node:child_process';
 import { ensureBuild, ensureChromium, ensurePackages, root, withTypeScript } from './ensure.mjs';
 

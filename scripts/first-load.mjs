@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 
-/** See design.md, section 8. */
+/** Gzip: about half a second at 3 Mbit/s. */
 export const BUDGET_KB = 180;
 
 /** @returns for each first screen its name, the files it loads and their size. */

@@ -1,4 +1,4 @@
-// JavaScript that is loaded before the first useful screens, gzip, against the budget of design.md section 8.
+// JavaScript that is loaded before the first useful screens, gzip, against the budget.
 import { ensureBuild, ensurePackages, root } from './ensure.mjs';
 import { BUDGET_KB, firstLoads } from './first-load.mjs';
 

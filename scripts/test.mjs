@@ -58,13 +58,11 @@ function suite(title, command, args, env, report, count) {
   failed += counts.failed + (!ok && counts.failed === 0 ? 1 : 0);
 }
 
-const names = join(root, '../shared/tools/check-names.mjs');
 await checks([
   ['lint', bin('eslint'), ['.']],
   ['types', bin('tsc'), ['--noEmit']],
   ['format', bin('prettier'), ['--check', '--log-level=warn', '.']],
   ['arrows', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'core', 'web', 'server', 'cli']],
-  ...(existsSync(names) ? [['names', process.execPath, [names, root]]] : []),
 ]);
 
 const unit = join(reports, 'unit.json');

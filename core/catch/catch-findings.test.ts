@@ -268,7 +268,7 @@ describe('geometry', () => {
     expect(fall.dampingRatio).toBeCloseTo(damping, 12);
     expect(fall.stepUpMPerS).toBeCloseTo(step, 12);
   });
-  it('clearance of judgement.md: h_r - (a + s + stretch + lift + slip) - 1 m', () => {
+  it('clearance worked by hand: h_r - (a + s + stretch + lift + slip) - 1 m', () => {
     const fall = fallOf(SCENARIO, BEST);
     const caught = simulateCatch(fall);
     expect(clearanceM(fall, caught)).toBeCloseTo(8 - (2 + 0.5 + caught.downM) - 1, 9);
@@ -429,7 +429,7 @@ describe('from the rig', () => {
       expect(got.scenario.springs).toEqual(springsOf(club.longRope));
     }
   });
-  it('past the belay the strands hang side by side: 2.19 of the turn of a tube instead of 6.66 (judgement.md)', () => {
+  it('past the belay the strands hang side by side: 2.19 of the turn of a tube instead of 6.66, worked by hand', () => {
     const index = indexOf(sample('belay-leader'));
     const got = scenarioOf(index, catchIn(index)!, usualQuestion(index));
     if (!got.ok) throw new Error('not chosen');

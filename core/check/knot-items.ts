@@ -1,4 +1,4 @@
-import { HITCHES } from '../friction/index.ts';
+import { HITCH_FACTS, HITCHES } from '../friction/index.ts';
 import type { Context } from '../parts/index.ts';
 import { threshold } from '../sources/index.ts';
 import { exactly } from '../units/index.ts';
@@ -166,7 +166,7 @@ export function hitchItems(ctx: Context, a: Attachment): CheckItem[] {
             look: 'What of the loop lies in the connector.',
             touch: 'Lift each end of the loop.',
             question: 'What of the loop is in the connector?',
-            expected: hitch.hitch === 'autoblock' ? 'Both ends' : 'The whole loop',
+            expected: HITCH_FACTS[hitch.hitch].clipped,
             others: ['One end', 'Neither'],
             why: 'With one end clipped the wraps unroll.',
             sources: ['practice-hitch-test'],

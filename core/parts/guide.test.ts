@@ -45,7 +45,7 @@ describe('a plate at the anchor', () => {
     expect(lie('parallel', null)).toEqual([]);
     expect(lie('unknown', 4)).toEqual(['untested']);
     expect(lie('crossed', null)).toEqual(['stop']);
-    // judgement.md: a connector that gathers both ropes 3 to 6 m below.
+    // Worked by hand: a connector that gathers both ropes 3 to 6 m below.
     for (const [m, expected] of [
       [2.9, 'stop'],
       [3, 'mind'],

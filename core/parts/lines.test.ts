@@ -120,7 +120,7 @@ describe('a device at the anchor', () => {
   it('straight down with the load, a tube holds a third of what it holds bent right back', () => {
     const brake = (brakeLed: string) => assess(changed(tube, { device: { brakeLed } })).figures.brake.main!;
     const [down, back] = [brake('below').bottomN.best, brake('redirected').bottomN.best];
-    // 2.19 and 6.66 are the ratios of judgement.md for a tube with the strands at 0 and at 180 degrees.
+    // 2.19 and 6.66 are the ratios, worked by hand, of a tube with the strands at 0 and at 180 degrees.
     expect(down / back).toBeCloseTo(6.66 / 2.19, 1);
   });
 });

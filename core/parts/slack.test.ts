@@ -13,7 +13,7 @@ const severity = (setup: Setup, code: string) => found(setup, code).map((f) => f
 const mainOf = (setup: Setup) => setup.attachments.find((a) => a.id === 'main')!;
 
 describe('slack above who follows', () => {
-  // judgement.md: a fall factor above 0.1 mind, above 0.3 stop; reckoned with 3 m of rope out.
+  // Worked by hand: a fall factor above 0.1 mind, above 0.3 stop; reckoned with 3 m of rope out.
   it.each([
     [0, 'clear'],
     [0.3, 'clear'],

@@ -20,7 +20,7 @@ const tenMm = { ...club.longRope, measuredDiameterMm: 10 };
 const hand = (handForceN: number): Person => ({ ...club.tomas, handForceN });
 
 describe('load of a belay', () => {
-  // judgement.md: a tube slips at its ratio times the hand: 6.66 * 230 N = 1.53 kN.
+  // Worked by hand: a tube slips at its ratio times the hand: 6.66 * 230 N = 1.53 kN.
   it('a grooved tube on 10 mm held with 230 N slips at 1.53 kN', () =>
     expect(of('belay-leader', { device: tube, ropeA: tenMm, belayer: hand(230) }).slipKn!.best).toBeCloseTo(1.53, 2));
   it('a stronger hand slips later, a thinner rope earlier', () => {
