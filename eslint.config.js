@@ -13,6 +13,12 @@ const jobIsNamed = {
   message: 'What depends on the job stands in core/gear/jobs.ts.',
 };
 
+/** Browsers give promises where they gave nothing before, and the page breaks when it is left. */
+const effectGivesBack = {
+  selector: 'CallExpression[callee.name=/^use(Layout)?Effect$/] > ArrowFunctionExpression > ChainExpression.body',
+  message: 'What this call gives back is taken for the end of the effect: put it in braces.',
+};
+
 export default tseslint.config(
   { ignores: ['dist', 'node_modules', 'playwright-report', 'test-results'] },
   js.configs.recommended,
@@ -46,7 +52,7 @@ export default tseslint.config(
   {
     files: ['core/**/*.ts', 'web/**/*.{ts,tsx}', 'cli/**/*.ts'],
     ignores: ['**/*.test.{ts,tsx}', 'core/files/to-v*.ts', 'core/samples/**'],
-    rules: { 'no-restricted-syntax': ['error', jobIsNamed] },
+    rules: { 'no-restricted-syntax': ['error', jobIsNamed, effectGivesBack] },
   },
   {
     files: ['core/{between,connector,fit,friction,geometry,parts}/**/*.ts'],

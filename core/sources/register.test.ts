@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { methodText } from '../../scripts/method-tables.ts';
+import { architectureText } from '../../scripts/rooms.ts';
 import { FINDING_CODES, type FindingCodeEntry } from '../finding/index.ts';
 import { CONSTANTS, SOURCES, type Constant } from './index.ts';
 
@@ -28,6 +29,11 @@ describe('register', () => {
   it('docs/method.md says what the registers say now, every line of it', () => {
     const written = text('docs/method.md');
     expect(words(written)).toBe(words(methodText(written)));
+  });
+
+  it('docs/architecture.md has the map of rooms as the imports draw it', () => {
+    const written = text('docs/architecture.md');
+    expect(words(written)).toBe(words(architectureText(written)));
   });
 
   it.each(codes)('code %s is expected by a test in the file it names', (id, entry) => {
