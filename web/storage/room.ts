@@ -60,9 +60,11 @@ export function createRoom(
   return {
     /** Ends when there is room for a change, or for so many bytes; throws NoRoom when there is not. */
     async for(bytes = 0): Promise<void> {
-      if (!directory || (bytes <= SMALL_BYTES && now() < goodUntil)) return;
+      if (!directory) return;
+      if (bytes > SMALL_BYTES) return tryOut(bytes);
+      if (now() < goodUntil) return;
       const large = now() - largeAt >= LARGE_EVERY_MS;
-      asked ??= tryOut(Math.max(bytes, large ? LARGE_BYTES : SMALL_BYTES)).finally(() => (asked = null));
+      asked ??= tryOut(large ? LARGE_BYTES : SMALL_BYTES).finally(() => (asked = null));
       await asked;
       goodUntil = now() + HOLDS_MS;
       if (large) largeAt = now();
