@@ -4,7 +4,7 @@ import { expect, open, pick, press, saved, tabTo, test, type, verdict } from './
 
 /** The whole way from nothing to the log and back out of a file, with the keyboard only. */
 test('from an empty workspace, keyboard only', async ({ page }) => {
-  test.setTimeout(400_000);
+  test.setTimeout(900_000);
   await open(page, '/');
   await press(page, page.getByRole('link', { name: 'My own gear' }));
   const next = (name: string) => press(page, page.getByRole('main').getByRole('link', { name }));

@@ -53,7 +53,7 @@ const MOMENTS = [
 ];
 
 test('nor does the fall, whatever stands in the address', async ({ page }) => {
-  test.setTimeout(300_000);
+  test.setTimeout(900_000);
   const at = (setup: string, query: string) => `/demo/setups/${setup}/catch?${query}`;
   for (const address of [
     ...MOMENTS.map((m) => at('setup-wall-lead', m)),

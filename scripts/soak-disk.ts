@@ -145,8 +145,8 @@ try {
     if (kept !== last && !offered.has(kept)) wrong.push(`“${last}” was shown as saved, and “${kept}” is there`);
     last = kept;
     offered.clear();
-    // No disk fills up in the milliseconds between asking and writing.
-    await page.waitForTimeout(500);
+    // No disk fills up in the second between asking and writing.
+    await page.waitForTimeout(1500);
     fill();
     try {
       for (let i = 0; i < 30; i += 1) {
