@@ -34,7 +34,7 @@ describe('room on the disk', () => {
     await database.write([{ collection: 'items', id: first!.id, before: null, after: first! }]);
     const revision = await database.revision();
     free.value = 0;
-    nowMs += 2000;
+    nowMs += 1000;
     const change = { collection: 'items', id: second!.id, before: null, after: second! } as const;
     await expect(database.write([change])).rejects.toThrow(NoRoom);
     await expect(database.replace(demoWorkspace())).rejects.toThrow('There is no room left on this device');
@@ -72,7 +72,7 @@ describe('room on the disk', () => {
     const directory = () =>
       Promise.resolve({ getFileHandle: () => Promise.resolve(handle) } as unknown as FileSystemDirectoryHandle);
     let nowMs = 0;
-    const room = createRoom(directory, () => (nowMs += 2000));
+    const room = createRoom(directory, () => (nowMs += 1000));
     await room.for();
     says = 'NoModificationAllowedError';
     await room.for();
