@@ -51,7 +51,7 @@ export default tseslint.config(
   },
   {
     files: ['core/**/*.ts', 'web/**/*.{ts,tsx}', 'cli/**/*.ts'],
-    ignores: ['**/*.test.{ts,tsx}', 'core/files/to-v*.ts', 'core/samples/**'],
+    ignores: ['**/*.test.{ts,tsx}', 'core/files/older/**', 'core/samples/**'],
     rules: { 'no-restricted-syntax': ['error', jobIsNamed, effectGivesBack] },
   },
   {

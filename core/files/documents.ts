@@ -4,10 +4,7 @@ import { checkRecordSchema, trainingSchema, usageSchema } from '../log/index.ts'
 import { setupSchema } from '../rig/index.ts';
 import { wayTestSchema } from '../connector/index.ts';
 import { sequenceSchema } from '../sequence/index.ts';
-
-export const FORMAT = 'zevrin';
-/** Version of the files that are written. Every older one is still read. */
-export const VERSION = 13;
+import { FORMAT, VERSION } from './version.ts';
 
 /** Ids that stand twice in one collection, by their paths. */
 export const duplicateIds = (

@@ -2,47 +2,14 @@ import type { z } from 'zod';
 import { sequenceIssues, type Sequence } from '../sequence/index.ts';
 import { outOfBounds, LONGEST_TEXT } from './bounds.ts';
 import { brief } from '../gear/index.ts';
-import { FORMAT, VERSION, type Document } from './documents.ts';
+import type { Document } from './documents.ts';
+import { FORMAT, VERSION } from './version.ts';
 import { pathText, type FileIssue } from './issue.ts';
-import { migrator } from './migrate.ts';
-import { MIGRATIONS } from './migrations.ts';
+import { isObject } from './older/json.ts';
+import { documentBroughtUp } from './older/steps.ts';
 import { MOST_ISSUES, parseDocument } from './parse.ts';
 import { refusedAt, type FileResult } from './result.ts';
 import { keyTwice } from './twice.ts';
-import { choice3Schema } from './v3/choice.ts';
-import { setup3Schema } from './v3/setup.ts';
-
-const migrate = migrator(VERSION, MIGRATIONS);
-const toVersion3 = migrator(
-  3,
-  MIGRATIONS.filter((m) => m.from < 3),
-);
-
-/** What in a file of version 3 is not as it was then, by the paths of that file. */
-function issuesOf3(document: Record<string, unknown>): z.ZodError['issues'] {
-  const at = (path: PropertyKey[], schema: z.ZodType, value: unknown) => {
-    const parsed = schema.safeParse(value);
-    return parsed.success ? [] : parsed.error.issues.map((issue) => ({ ...issue, path: [...path, ...issue.path] }));
-  };
-  const each = (
-    path: PropertyKey[],
-    value: unknown,
-    one: (path: PropertyKey[], entry: unknown) => z.ZodError['issues'],
-  ) => (Array.isArray(value) ? value.flatMap((entry: unknown, i) => one([...path, i], entry)) : []);
-  const inside = (value: unknown, key: string): unknown =>
-    value !== null && typeof value === 'object' ? (value as Record<string, unknown>)[key] : undefined;
-  if (document.kind === 'setup') return at(['setup'], setup3Schema, document.setup);
-  if (document.kind === 'choice') return at(['choice'], choice3Schema, document.choice);
-  if (document.kind !== 'workspace') return [];
-  const workspace = (key: string) => inside(document.workspace, key);
-  return [
-    ...each(['workspace', 'setups'], workspace('setups'), (path, entry) => at(path, setup3Schema, entry)),
-    ...each(['workspace', 'choices'], workspace('choices'), (path, entry) => at(path, choice3Schema, entry)),
-    ...each(['workspace', 'checks'], workspace('checks'), (path, entry) =>
-      at([...path, 'setup'], setup3Schema, inside(entry, 'setup')),
-    ),
-  ];
-}
 
 function readAt(root: unknown, path: readonly PropertyKey[]): string {
   let value: unknown = root;
@@ -84,26 +51,28 @@ const KNEW: Readonly<Record<number, { readonly kinds: readonly string[]; readonl
   6: BEFORE_TRAININGS,
 };
 
+/** The last version in which a set-up was a list of fields. */
+const LISTS = 3;
+const isRig = (setup: unknown): boolean => isObject(setup) && 'attachments' in setup;
+
 /** A file that says an older version than it was written by: bringing it up would drop what that version did not know. */
 function mislabelled(document: Readonly<Record<string, unknown>>, version: number): FileResult<never> | null {
   const knew = KNEW[version];
   if (!knew) return null;
-  const { kind, workspace } = document;
-  if (typeof kind === 'string' && !knew.kinds.includes(kind))
-    return refusedAt(
-      'kind',
-      JSON.stringify(kind),
-      `Version ${version} has no such file: its version is not what it says.`,
+  const { kind, workspace, setup } = document;
+  const refused = (path: readonly PropertyKey[], what: string) =>
+    refusedAt(
+      pathText(path),
+      readAt(document, path),
+      `Version ${version} has no such ${what}: the version of the file is not what it says.`,
     );
-  if (workspace === null || typeof workspace !== 'object') return null;
+  if (typeof kind === 'string' && !knew.kinds.includes(kind)) return refused(['kind'], 'file');
+  if (version <= LISTS && isRig(setup)) return refused(['setup', 'attachments'], 'set-up');
+  if (!isObject(workspace)) return null;
   const stray = Object.keys(workspace).find((key) => !knew.collections.includes(key));
-  return stray === undefined
-    ? null
-    : refusedAt(
-        pathText(['workspace', stray]),
-        readAt(document, ['workspace', stray]),
-        `Version ${version} has no such list: the version of the file is not what it says.`,
-      );
+  if (stray !== undefined) return refused(['workspace', stray], 'list');
+  const rig = version <= LISTS && Array.isArray(workspace.setups) ? workspace.setups.findIndex(isRig) : -1;
+  return rig < 0 ? null : refused(['workspace', 'setups', rig, 'attachments'], 'set-up');
 }
 
 /** What a parser says in its own words, as a person who picked the wrong file needs it. */
@@ -158,15 +127,7 @@ export function readDocument(written: string, onEntry?: (done: number) => void):
   }
   const stray = mislabelled(document, version);
   if (stray) return stray;
-  const third = version <= 3 ? toVersion3(document, version) : null;
-  const old = third ? issuesOf3(third) : [];
-  if (old.length > 0)
-    return {
-      ok: false,
-      issues: old.slice(0, MOST_ISSUES).map((issue) => issueOf(issue, third)),
-      more: Math.max(0, old.length - MOST_ISSUES),
-    };
-  const current = third ? migrate(third, 3) : migrate(document, version);
+  const current = documentBroughtUp(document, version);
   const parsed = parseDocument(current, onEntry);
   if (!parsed.ok)
     return { ok: false, issues: parsed.issues.map((issue) => issueOf(issue, current)), more: parsed.more };

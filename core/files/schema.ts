@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { setupSchema } from '../rig/index.ts';
-import { FORMAT, VERSION } from './documents.ts';
+import { FORMAT, VERSION } from './version.ts';
 
 /** JSON Schema (draft 2020-12) of the file of one set-up. What refers to what is checked beyond it when a file is read. */
 export function setupJsonSchema() {

@@ -1,6 +1,7 @@
 import type { Setup } from '../rig/index.ts';
 import type { Sequence } from '../sequence/index.ts';
-import { documentSchema, FORMAT, VERSION, type Document, type Workspace } from './documents.ts';
+import { documentSchema, type Document, type Workspace } from './documents.ts';
+import { FORMAT, VERSION } from './version.ts';
 
 /**
  * Prints in the key order of the schema, so that the same data is always the same text. Data that a later bug made invalid is

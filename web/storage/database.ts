@@ -1,11 +1,11 @@
 import { nanoid } from '@reduxjs/toolkit';
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb';
-import { COLLECTIONS, type Collection, type Workspace } from '@core/files';
+import { COLLECTIONS, VERSION, type Collection, type Workspace } from '@core/files';
 import { spread } from '@core/units';
 import type { Change, Doc } from './changes';
 import { fits, shapesArrived } from './fits';
 import type { Mark } from './journal';
-import { VERSION_OF_DATABASE, WORKSPACES, type WorkspaceName } from './names';
+import { WORKSPACES, type WorkspaceName } from './names';
 import { resolve, type Note } from './resolve';
 import { createRoom } from './room';
 import { inSlices } from './slices';
@@ -93,14 +93,14 @@ const STORES: (Collection | 'meta')[] = [...COLLECTIONS, 'meta'];
 async function stepsFor(name: string) {
   const known = await indexedDB.databases?.().catch(() => undefined);
   const version = known?.find((d) => d.name === name)?.version;
-  const none = known !== undefined && (version === undefined || version >= VERSION_OF_DATABASE);
+  const none = known !== undefined && (version === undefined || version >= VERSION);
   return none ? null : (await import('./upgrade')).bringUp;
 }
 
 async function connect(name: WorkspaceName, onLost: () => void, room: Room): Promise<Db> {
   const bringUp = await stepsFor(`zevrin-${name}`);
   if (bringUp) await room.for();
-  const db: Db = await openDB<Schema>(`zevrin-${name}`, VERSION_OF_DATABASE, {
+  const db: Db = await openDB<Schema>(`zevrin-${name}`, VERSION, {
     upgrade(database, from, _to, tx) {
       for (const collection of COLLECTIONS) {
         if (!database.objectStoreNames.contains(collection)) database.createObjectStore(collection, { keyPath: 'id' });

@@ -10,7 +10,7 @@ import { edited, loaded } from '../store/workspace-slice';
 import { put, remove, type Doc } from './changes';
 import { openDatabase, type Database } from './database';
 import { openJournal } from './journal';
-import { VERSION_OF_DATABASE } from './names';
+import { VERSION } from '@core/files';
 
 beforeEach(() => {
   globalThis.indexedDB = new IDBFactory();
@@ -162,11 +162,11 @@ describe('what is kept', () => {
 
   it('of a newer version, or not fitting this one, is shown as unreadable, and stays until everything is replaced', async () => {
     journal().keep([put('items', rope, named('x'))]);
-    rewrite((was) => ({ ...was, version: VERSION_OF_DATABASE + 1 }));
+    rewrite((was) => ({ ...was, version: VERSION + 1 }));
     expect(await journal().left()).toEqual({ left: [], unreadable: [named('x')] });
     rewrite((was) => ({
       ...was,
-      version: VERSION_OF_DATABASE,
+      version: VERSION,
       changes: [{ ...was.changes[0], after: { ...named('x'), lengthM: 'long' } }],
     }));
     const next = journal();
@@ -191,7 +191,7 @@ describe('what is kept', () => {
     const first = await page('a', ['before']);
     first.step(put('items', rope, named('Mine')));
     await new Promise((later) => setTimeout(later, 20));
-    rewrite((was) => ({ ...was, version: VERSION_OF_DATABASE + 1 }));
+    rewrite((was) => ({ ...was, version: VERSION + 1 }));
     const second = await page('b', []);
     expect(second.unreadable).toEqual([named('Mine')]);
     await second.sync.replace((database) => database.replace(emptyWorkspace()));

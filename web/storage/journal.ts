@@ -1,7 +1,7 @@
-import { COLLECTIONS, type Collection } from '@core/files';
+import { COLLECTIONS, VERSION, type Collection } from '@core/files';
 import type { Change, Doc } from './changes';
 import { fits, shapesArrived } from './fits';
-import { VERSION_OF_DATABASE, type WorkspaceName } from './names';
+import type { WorkspaceName } from './names';
 
 /** Which change of which tab: the database remembers the last one of each, so that none goes onto it twice. */
 export interface Mark {
@@ -38,9 +38,9 @@ const asItIs: BringUp = (doc) => doc;
 
 /** Brings documents up from an older version; null for a newer one. Loaded only where something was kept by another version. */
 async function broughtUpFrom(version: number): Promise<BringUp | null> {
-  if (version >= VERSION_OF_DATABASE) return version === VERSION_OF_DATABASE ? asItIs : null;
-  const { broughtUp } = await import('./upgrade');
-  return (doc, collection) => broughtUp(doc, collection, version);
+  if (version >= VERSION) return version === VERSION ? asItIs : null;
+  const { entryBroughtUp } = await import('./upgrade');
+  return (doc, collection) => entryBroughtUp(doc, collection, version);
 }
 
 /** A change as it was kept, or null when this version cannot read it. */
@@ -88,7 +88,7 @@ export function openJournal(
       const mark = { tab, n: count + 1 };
       try {
         if (!storage) return null;
-        storage.setItem(keyOf(mark), JSON.stringify({ version: VERSION_OF_DATABASE, born, changes }));
+        storage.setItem(keyOf(mark), JSON.stringify({ version: VERSION, born, changes }));
       } catch {
         return null;
       }

@@ -1,6 +1,3 @@
 /** The workspaces there are; apart from the database itself, which the first page does not need. */
 export const WORKSPACES = ['demo', 'mine'] as const;
 export type WorkspaceName = (typeof WORKSPACES)[number];
-
-/** Version of what is stored in the browser. */
-export const VERSION_OF_DATABASE = 13;

@@ -1,11 +1,25 @@
+import { isObject, type Json } from './json.ts';
+
 /*
- * From version 3 to 4: the list of fields of a doubled rappel, and the choices of the other jobs, become rigs. Plain JSON in and out; nothing
- * of today's model is used, so that this stays true when the model moves on. What has not the shape of version 3 is left as it is: the schema
- * refuses it afterwards.
+ * From version 3 to 4: the list of fields of a doubled rappel, and the choices of the other jobs, become rigs. What has not the shape of version 3
+ * is left as it is, and what version 3 did not know is kept: the schema refuses both afterwards.
  */
-type Json = Record<string, unknown>;
-const isObject = (value: unknown): value is Json =>
-  value !== null && typeof value === 'object' && !Array.isArray(value);
+
+/** What these parts hold beside the keys that are taken out of them, under their names. */
+const unread = (parts: Readonly<Record<string, readonly [part: Json, keys: string]>>): Json =>
+  Object.fromEntries(
+    Object.entries(parts).flatMap(([name, [part, keys]]) => {
+      const rest = Object.entries(part).filter(([key]) => !keys.split(' ').includes(key));
+      return rest.length === 0 ? [] : [[name, Object.fromEntries(rest)]];
+    }),
+  );
+const PEOPLE = 'climber partner';
+const GEAR = 'ropeA ropeB device deviceConnector extraConnector extension hitchCord hitchConnector harness';
+const RIG =
+  'ropeUse middleMissM joiningKnot ends deviceStrands ropeOverEnd deviceGate deviceGateFaces extensionMethod extensionKnots ' +
+  'extensionMeasuredMm hitchKind hitchWraps hitchStrands hitchEyes hitchAt hitchGate hitchGateFaces';
+const QUESTION = 'job heightM weather climber belayer';
+const CHOSEN = 'ropeA ropeB device connector hitchCord';
 
 const HARNESS_OF_PARTNER = {
   harness: null,
@@ -84,8 +98,9 @@ const doubledLine = (more: Json): Json => ({
   ...more,
 });
 
-/** A doubled rappel of version 3. */
+/** A doubled rappel of version 3, or a choice among the set-ups. */
 export function setup4(setup: Json): Json {
+  if ('question' in setup) return choice4(setup);
   const { situation, people, gear, rig, ...kept } = setup;
   if (!isObject(situation) || !isObject(people) || !isObject(gear) || !isObject(rig)) return setup;
   const { anchorRope, anchorPoints, ...site } = situation;
@@ -93,6 +108,7 @@ export function setup4(setup: Json): Json {
   const extra = gear.extraConnector;
   return {
     ...kept,
+    ...unread({ people: [people, PEOPLE], gear: [gear, GEAR], rig: [rig, RIG] }),
     template: 'rappel-double',
     site,
     persons: [
@@ -275,7 +291,7 @@ function layoutOf(job: string, question: Json, gear: Json): Layout {
 }
 
 /** A choice of version 3 becomes a set-up of its job: `way` is what was planned, `findings` what was found when it was taken. */
-export function choice4(choice: Json): Json {
+function choice4(choice: Json): Json {
   const { question, gear, way, hitchKind, hitchWraps, findings, tests, ...kept } = choice;
   if (!isObject(question) || !isObject(gear) || typeof question.job !== 'string') return choice;
   const { job } = question;
@@ -313,6 +329,7 @@ export function choice4(choice: Json): Json {
     item === null || lines.some((l) => JSON.stringify(l).includes(JSON.stringify(item)));
   return {
     ...kept,
+    ...unread({ question: [question, QUESTION], gear: [gear, CHOSEN] }),
     ...(isPlaced(gear.ropeB) ? {} : { note: withSecondRope(kept.note, gear.ropeB) }),
     job,
     template: job,
@@ -338,11 +355,13 @@ export function choice4(choice: Json): Json {
 const withSecondRope = (note: unknown, rope: unknown): string =>
   `${typeof note === 'string' && note !== '' ? `${note.slice(0, 1850)}\n` : ''}Second rope: ${isObject(rope) ? String(rope.name) : ''}`;
 
-/** Set-ups with the choices behind them; a choice whose id a set-up has already gets another one. */
-export function setupsWithChoices(setups: readonly unknown[], choices: readonly unknown[]): unknown[] {
-  const ids = new Set(setups.map((s) => (isObject(s) ? s.id : undefined)));
-  return [
-    ...setups,
-    ...choices.map((c) => (isObject(c) && ids.has(c.id) ? { ...c, id: `${String(c.id).slice(0, 57)}-choice` } : c)),
-  ];
+/** The lists of a workspace with its choices behind its set-ups; a choice whose id a set-up has already gets another one. */
+export function choicesAmongSetups(lists: Json): Json {
+  const { choices, ...others } = lists;
+  if (!Array.isArray(lists.setups) || !Array.isArray(choices)) return lists;
+  const ids = new Set(lists.setups.map((s) => (isObject(s) ? s.id : undefined)));
+  const moved = choices.map((c: unknown) =>
+    isObject(c) && ids.has(c.id) ? { ...c, id: `${String(c.id).slice(0, 57)}-choice` } : c,
+  );
+  return { ...others, setups: [...(lists.setups as unknown[]), ...moved] };
 }
