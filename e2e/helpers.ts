@@ -11,7 +11,13 @@ export const test = base.extend<{ quiet: void; expected: RegExp | null }>({
   /** Errors that a test brings about itself. */
   expected: [null, { option: true }],
   quiet: [
-    async ({ context, expected }, use) => {
+    async ({ context, expected, serviceWorkers }, use) => {
+      // The news that nothing is kept would come between pressing and letting go of a button, and move it.
+      if (serviceWorkers === 'block')
+        await context.addInitScript(() => {
+          const { serviceWorker } = navigator as Partial<Navigator>;
+          if (serviceWorker) serviceWorker.register = () => new Promise(() => undefined);
+        });
       const loud: string[] = [];
       context.on('console', (message) => {
         if (message.type() === 'error') loud.push(message.text());
