@@ -10,7 +10,7 @@ const impure = ['window', 'document', 'navigator', 'localStorage', 'fetch', 'pro
 const jobIsNamed = {
   selector:
     "BinaryExpression[operator=/^[!=]==$/]:matches([left.name='job'], [left.property.name='job'], [left.name='use'], [left.property.name='use'])[right.value=/^(belay|rappel|tree|pick|self-belay|lower$|ascend$)/]",
-  message: 'What depends on the job stands in core/gear/jobs.ts.',
+  message: 'What depends on the job stands in core/things/gear/jobs.ts.',
 };
 
 /** Browsers give promises where they gave nothing before, and the page breaks when it is left. */
@@ -51,11 +51,11 @@ export default tseslint.config(
   },
   {
     files: ['core/**/*.ts', 'web/**/*.{ts,tsx}', 'cli/**/*.ts'],
-    ignores: ['**/*.test.{ts,tsx}', 'core/files/older/**', 'core/samples/**'],
+    ignores: ['**/*.test.{ts,tsx}', 'core/records/files/older/**', 'core/samples/**'],
     rules: { 'no-restricted-syntax': ['error', jobIsNamed, effectGivesBack] },
   },
   {
-    files: ['core/{between,connector,fit,friction,geometry,parts}/**/*.ts'],
+    files: ['core/{things,rigs}/{pairs,connector,fit,friction,geometry,elements}/**/*.ts'],
     ignores: ['core/**/*.test.ts'],
     rules: {
       'no-restricted-syntax': [

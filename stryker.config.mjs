@@ -1,9 +1,9 @@
-// npm run mutants -- core/hold: changes the core in small ways, one at a time, and sees whether a test notices. Not part of npm test. Texts are left
+// npm run mutants -- core/answers/redundancy: changes the core in small ways, one at a time, and sees whether a test notices. Not part of npm test. Texts are left
 // out: what a sentence says is read by people. Incremental, so that only what changed is tried again.
 import { execFileSync } from 'node:child_process';
 
 const excludedMutations = ['StringLiteral', 'Regex'];
-const rooms = (process.env.ROOMS ?? 'core/check,core/hold,core/friction').split(',');
+const rooms = (process.env.ROOMS ?? 'core/answers/check,core/answers/redundancy,core/things/friction').split(',');
 export default {
   testRunner: 'vitest',
   ignorePatterns: ['dist', 'docs', 'e2e', 'test-results', 'playwright-report'],

@@ -85,7 +85,7 @@ const offline = () =>
 export const alias = [
   // The package itself always points at its development build, checks and texts for developers included.
   { find: /^react-router$/, replacement: here('node_modules/react-router/dist/production/index.mjs') },
-  { find: /^@core\/([a-z-]+)$/, replacement: here('core') + '/$1/index.ts' },
+  { find: /^@core\/([a-z/-]+)$/, replacement: here('core') + '/$1/index.ts' },
 ];
 
 /** The page without what comes after it. Made anew for each build: what it is built with keeps notes. */
@@ -100,19 +100,22 @@ const page = (): UserConfig => ({
 
 /** What is loaded together is one file, in the order in which it is loaded; the rest falls apart by routes as the bundler has it. */
 const TOGETHER = [
-  { name: 'start', entries: ['web/index.html', 'web/app/StartPage.tsx', 'web/features/quick/StartJobs.tsx'] },
-  { name: 'workspace', entries: ['web/app/Inside.tsx', 'web/features/setups/SetupsPage.tsx', 'web/app/Trail.tsx'] },
+  {
+    name: 'start',
+    entries: ['web/index.html', 'web/app/StartPage.tsx', 'web/features/take/first-answer/StartJobs.tsx'],
+  },
+  { name: 'workspace', entries: ['web/app/Inside.tsx', 'web/features/rig/setups/SetupsPage.tsx', 'web/app/Trail.tsx'] },
   { name: 'library', entries: ['web/storage/shapes-library.ts'] },
   { name: 'ropes', entries: ['web/storage/shapes-of-ropes.ts'] },
   { name: 'gear', entries: ['web/storage/shapes-of-gear.ts'] },
   { name: 'rigs', entries: ['web/storage/shapes-of-rigs.ts'] },
-  { name: 'setup', entries: ['web/features/setups/SetupPage.tsx'] },
+  { name: 'setup', entries: ['web/features/rig/setups/SetupPage.tsx'] },
   { name: 'documents', entries: ['web/storage/shapes.ts'] },
   ...['values', 'rules', 'parts', 'between'].map((room) => ({
     name: `engine-${room}`,
-    entries: [`web/features/setups/engine/${room}.ts`],
+    entries: [`web/features/rig/setups/engine/${room}.ts`],
   })),
-  { name: 'engine', entries: ['web/features/setups/verdicts.tsx'] },
+  { name: 'engine', entries: ['web/features/rig/setups/verdicts.tsx'] },
 ];
 
 export default defineConfig(async ({ command }) => {

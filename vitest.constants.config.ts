@@ -12,7 +12,7 @@ export default defineConfig({
     {
       name: 'changed-constant',
       transform(code, id) {
-        if (ZEVRIN_CONSTANT === undefined || !id.endsWith('/core/sources/constants.ts')) return null;
+        if (ZEVRIN_CONSTANT === undefined || !id.endsWith('/core/foundations/sources/constants.ts')) return null;
         const { name, value } = JSON.parse(ZEVRIN_CONSTANT) as { name: string; value: object };
         return `${code}\n;CONSTANTS[${JSON.stringify(name)}].value = ${JSON.stringify(value)};`;
       },
@@ -25,6 +25,6 @@ export default defineConfig({
     isolate: false,
     bail: 1,
     include: ZEVRIN_TESTS.split(' '),
-    exclude: ['**/told.test.ts', 'core/sources/register.test.ts', '**/node_modules/**'],
+    exclude: ['**/told.test.ts', 'core/foundations/sources/register.test.ts', '**/node_modules/**'],
   },
 });

@@ -14,9 +14,9 @@ import {
   usualQuestion,
   type FallQuestion,
   type RemedyId,
-} from '../core/catch/index.ts';
-import { METRIC, renderFinding } from '../core/finding/index.ts';
-import { indexOf, type Setup } from '../core/rig/index.ts';
+} from '../core/rigs/catch/index.ts';
+import { METRIC, renderFinding } from '../core/foundations/finding/index.ts';
+import { indexOf, type Setup } from '../core/rigs/rig/index.ts';
 
 /** Options of `zevrin catch`: the moment that is asked about, and how often it is run. */
 export const CATCH_OPTIONS = [...Object.keys(fallQuestionSchema.shape), 'runs', 'seed'] as const;

@@ -3,11 +3,11 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { assess } from '../core/assess/index.ts';
-import { buildCheck } from '../core/check/index.ts';
-import { writeSetup, writeWorkspace } from '../core/files/index.ts';
-import { FAMILY_KEYS, JOB_KEYS } from '../core/gear/index.ts';
-import { withItem } from '../core/rig/index.ts';
+import { assess } from '../core/answers/assess/index.ts';
+import { buildCheck } from '../core/answers/check/index.ts';
+import { writeSetup, writeWorkspace } from '../core/records/files/index.ts';
+import { FAMILY_KEYS, JOB_KEYS } from '../core/things/gear/index.ts';
+import { withItem } from '../core/rigs/rig/index.ts';
 import { demoWorkspace, rappelDouble, rappelDoubleFaulty, SETUPS } from '../core/samples/index.ts';
 import { run } from './main.ts';
 

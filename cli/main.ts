@@ -1,6 +1,6 @@
 import { parseArgs } from 'node:util';
-import { assess } from '../core/assess/index.ts';
-import { buildCheck } from '../core/check/index.ts';
+import { assess } from '../core/answers/assess/index.ts';
+import { buildCheck } from '../core/answers/check/index.ts';
 import {
   decodeText,
   readDocument,
@@ -8,7 +8,7 @@ import {
   setupJsonSchema,
   type Document,
   type Refused,
-} from '../core/files/index.ts';
+} from '../core/records/files/index.ts';
 import {
   fillTemplate,
   FINDING_CODES,
@@ -17,13 +17,13 @@ import {
   renderSentence,
   type Finding,
   type Sentence,
-} from '../core/finding/index.ts';
-import { DEVICE_FAMILIES, JOBS } from '../core/gear/index.ts';
-import { hanging, holdsFromRig, minimalCutSets, singlePointsOf } from '../core/hold/index.ts';
-import { contextOf } from '../core/parts/index.ts';
-import { TEMPLATES, VARIATIONS } from '../core/rig/index.ts';
+} from '../core/foundations/finding/index.ts';
+import { DEVICE_FAMILIES, JOBS } from '../core/things/gear/index.ts';
+import { hanging, holdsFromRig, minimalCutSets, singlePointsOf } from '../core/answers/redundancy/index.ts';
+import { contextOf } from '../core/rigs/elements/index.ts';
+import { TEMPLATES, VARIATIONS } from '../core/rigs/rig/index.ts';
 import { SAMPLES } from '../core/samples/index.ts';
-import { PROCEDURES } from '../core/sequence/index.ts';
+import { PROCEDURES } from '../core/answers/procedures/index.ts';
 import { CATCH_OPTIONS, catchReport } from './catch-report.ts';
 import { sequenceReport } from './sequence-report.ts';
 

@@ -1,5 +1,5 @@
 import { closeSync, openSync, readSync } from 'node:fs';
-import { LARGEST_FILE } from '../core/files/index.ts';
+import { LARGEST_FILE } from '../core/records/files/index.ts';
 import type { Io } from './main.ts';
 
 /** What the system says in a word, as a sentence. */

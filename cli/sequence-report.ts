@@ -8,7 +8,7 @@ import {
   stepsOf,
   walk,
   type Sequence,
-} from '../core/sequence/index.ts';
+} from '../core/answers/procedures/index.ts';
 
 /** Breaches of an order as it stands, and which single departures from it end in one. */
 export function sequenceReport(sequence: Sequence) {

@@ -1,5 +1,5 @@
-import { catchIn, catchRuns, RUNS, scenarioOf, type FallQuestion } from '../core/catch/index.ts';
-import { indexOf } from '../core/rig/index.ts';
+import { catchIn, catchRuns, RUNS, scenarioOf, type FallQuestion } from '../core/rigs/catch/index.ts';
+import { indexOf } from '../core/rigs/rig/index.ts';
 import { SETUPS } from '../core/samples/index.ts';
 import { answer, expect, open, passPauses, saved, seriousAxe, test, verdict } from './helpers.ts';
 

@@ -1,5 +1,5 @@
-import { combined, search } from '../core/choose/index.ts';
-import { blankSetup, withFields, withItem } from '../core/rig/index.ts';
+import { combined, search } from '../core/answers/planning/index.ts';
+import { blankSetup, withFields, withItem } from '../core/rigs/rig/index.ts';
 import { club, demoTests } from '../core/samples/index.ts';
 import { begin, codes, expect, open, saved, seriousAxe, test, verdict } from './helpers.ts';
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { judgeTestedWays, wayKey } from '../core/connector/index.ts';
-import { servesJob, usualLoad } from '../core/gear/index.ts';
+import { judgeTestedWays, wayKey } from '../core/things/connector/index.ts';
+import { servesJob, usualLoad } from '../core/things/gear/index.ts';
 import { demoWorkspace } from '../core/samples/index.ts';
 import { SEVERITY_WORDS } from '../web/ui/severity-words.ts';
 import { expect, open, saved, test } from './helpers.ts';

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { rappelDouble } from '../core/samples/index.ts';
-import { VERSION, writeSetup } from '../core/files/index.ts';
+import { VERSION, writeSetup } from '../core/records/files/index.ts';
 import { expect, open, saved, test } from './helpers.ts';
 
 async function exported(page: Page): Promise<string> {
@@ -65,7 +65,7 @@ test('one set-up from a file is added, never over another', async ({ page }) => 
 test('a workspace of version 3 is read in: what was chosen for other jobs is a set-up now, with its findings kept', async ({
   page,
 }) => {
-  const old = readFileSync(new URL('../core/files/fixtures/v3-workspace.json', import.meta.url), 'utf8');
+  const old = readFileSync(new URL('../core/records/files/fixtures/v3-workspace.json', import.meta.url), 'utf8');
   await open(page, '/mine/files');
   await give(page, 'old.zevrin.json', old);
   await expect(page.getByText(/holds 24 items of gear, 2 people, 16 set-ups, 1 check, 2 uses/)).toBeVisible();

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { demoWorkspace } from '../core/samples/index.ts';
-import { fitCell } from '../core/fit/index.ts';
+import { fitCell } from '../core/things/fit/index.ts';
 import { SEVERITY_WORDS } from '../web/ui/severity-words.ts';
 import { expect, open, press, test } from './helpers.ts';
 

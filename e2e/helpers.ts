@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
-import { inWords, type Vocabulary } from '../core/vocabulary/index.ts';
+import { inWords, type Vocabulary } from '../core/foundations/vocabulary/index.ts';
 import { SETTLE_MS } from '../web/ui/useSettled.ts';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');

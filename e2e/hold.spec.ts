@@ -1,6 +1,6 @@
-import { assess } from '../core/assess/index.ts';
-import { EVENTS, holdsFromRig, standingAfter, waysToBackUp } from '../core/hold/index.ts';
-import { contextOf } from '../core/parts/index.ts';
+import { assess } from '../core/answers/assess/index.ts';
+import { EVENTS, holdsFromRig, standingAfter, waysToBackUp } from '../core/answers/redundancy/index.ts';
+import { contextOf } from '../core/rigs/elements/index.ts';
 import { rappelDouble, rappelDoubleFaulty } from '../core/samples/index.ts';
 import { begin, expect, open, test } from './helpers.ts';
 

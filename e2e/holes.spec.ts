@@ -1,4 +1,4 @@
-import { fallQuestionSchema, isChoiceKey } from '../core/catch/index.ts';
+import { fallQuestionSchema, isChoiceKey } from '../core/rigs/catch/index.ts';
 import { expect, open, test } from './helpers.ts';
 import { RIGS, VIEWS } from './places.ts';
 import type { Page } from '@playwright/test';

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { TEMPLATES } from '../core/rig/index.ts';
+import { TEMPLATES } from '../core/rigs/rig/index.ts';
 import { answer, begin, codes, expect, open, passPauses, saved, test, verdict } from './helpers.ts';
 
 /** Chooses and says whatever is still open in the form, as somebody does who rigs well and has enough gear. */

@@ -1,5 +1,5 @@
-import { assess } from '../core/assess/index.ts';
-import { combined, itemOf, openSetup, search, take, type Question } from '../core/choose/index.ts';
+import { assess } from '../core/answers/assess/index.ts';
+import { combined, itemOf, openSetup, search, take, type Question } from '../core/answers/planning/index.ts';
 import { demoWorkspace } from '../core/samples/index.ts';
 import { codes, expect, open, saved, seriousAxe, test, verdict } from './helpers.ts';
 

@@ -1,5 +1,5 @@
-import { newSequence, stepsOf } from '../core/sequence/index.ts';
-import { inWords } from '../core/vocabulary/index.ts';
+import { newSequence, stepsOf } from '../core/answers/procedures/index.ts';
+import { inWords } from '../core/foundations/vocabulary/index.ts';
 import { doStep, expect, moveUp, open, press, saved, seriousAxe, test, verdict } from './helpers.ts';
 
 test('alone on a top rope: a second grab is added, the cascade appears, and goes when the toothed one hangs below', async ({

@@ -1,6 +1,6 @@
-import { newSequence, PROCEDURE_IDS, PROCEDURES } from '../core/sequence/index.ts';
+import { newSequence, PROCEDURE_IDS, PROCEDURES } from '../core/answers/procedures/index.ts';
 import { lowSpanFromMemory, wallAnchor } from '../core/samples/index.ts';
-import { writeSequence } from '../core/files/index.ts';
+import { writeSequence } from '../core/records/files/index.ts';
 import { doStep, expect, moveUp, open, saved, test, verdict } from './helpers.ts';
 
 const steps = PROCEDURES['clean-anchor'].steps;

@@ -1,5 +1,5 @@
-import { newSequence, stepsOf } from '../core/sequence/index.ts';
-import { inWords } from '../core/vocabulary/index.ts';
+import { newSequence, stepsOf } from '../core/answers/procedures/index.ts';
+import { inWords } from '../core/foundations/vocabulary/index.ts';
 import { doStep, expect, open, saved, seriousAxe, test, verdict } from './helpers.ts';
 
 test('out along a limb: moved in the drawing with the keyboard, the swing follows, and it is kept', async ({

@@ -1,6 +1,6 @@
 import { performance } from 'node:perf_hooks';
-import { assess } from '../core/assess/index.ts';
-import { buildCheck } from '../core/check/index.ts';
+import { assess } from '../core/answers/assess/index.ts';
+import { buildCheck } from '../core/answers/check/index.ts';
 import { SETUPS } from '../core/samples/index.ts';
 
 const BUDGET_MS = 2;

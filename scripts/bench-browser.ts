@@ -1,7 +1,7 @@
 // Longest block of the main thread while the worker plans and maps a locker of 30 x 30 x 30, and how long one waits for the answer.
 import { spawn } from 'node:child_process';
 import { chromium } from '@playwright/test';
-import { TEMPLATE_IDS } from '../core/rig/index.ts';
+import { TEMPLATE_IDS } from '../core/rigs/rig/index.ts';
 import { demoWorkspace } from '../core/samples/index.ts';
 import { launch } from './chromium.ts';
 import { items } from './bench-locker.ts';

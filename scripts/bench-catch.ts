@@ -15,10 +15,10 @@ import {
   simulateCatch,
   usualQuestion,
   type Fall,
-} from '../core/catch/index.ts';
-import { indexOf } from '../core/rig/index.ts';
+} from '../core/rigs/catch/index.ts';
+import { indexOf } from '../core/rigs/rig/index.ts';
 import { SETUPS } from '../core/samples/index.ts';
-import { threshold } from '../core/sources/index.ts';
+import { threshold } from '../core/foundations/sources/index.ts';
 
 const BUDGET_MS = 1000;
 const TIMES_C = 3;

@@ -1,7 +1,7 @@
 import { performance } from 'node:perf_hooks';
-import { openSetup, search } from '../core/choose/index.ts';
-import type { Person } from '../core/gear/index.ts';
-import { TEMPLATE_IDS, TEMPLATES, withFields, type TemplateId } from '../core/rig/index.ts';
+import { openSetup, search } from '../core/answers/planning/index.ts';
+import type { Person } from '../core/things/gear/index.ts';
+import { TEMPLATE_IDS, TEMPLATES, withFields, type TemplateId } from '../core/rigs/rig/index.ts';
 import { club } from '../core/samples/index.ts';
 import { items, N } from './bench-locker.ts';
 

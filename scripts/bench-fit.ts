@@ -1,6 +1,6 @@
 import { performance } from 'node:perf_hooks';
-import { fitRow } from '../core/fit/index.ts';
-import { JOB_KEYS, type Device, type Rope } from '../core/gear/index.ts';
+import { fitRow } from '../core/things/fit/index.ts';
+import { JOB_KEYS, type Device, type Rope } from '../core/things/gear/index.ts';
 import { club } from '../core/samples/index.ts';
 
 const BUDGET_MS = 1000;

@@ -1,4 +1,4 @@
-import type { Item } from '../core/gear/index.ts';
+import type { Item } from '../core/things/gear/index.ts';
 import { club } from '../core/samples/index.ts';
 
 /** Ropes, devices and connectors of the benchmark's locker, each. */

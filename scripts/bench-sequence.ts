@@ -1,5 +1,5 @@
 import { performance } from 'node:perf_hooks';
-import { explore, newSequence, PROCEDURES, stepsOf, type Step } from '../core/sequence/index.ts';
+import { explore, newSequence, PROCEDURES, stepsOf, type Step } from '../core/answers/procedures/index.ts';
 
 const BUDGET_MS = 200;
 const STEPS = 30;

@@ -2,7 +2,7 @@
 // rooms that use it, then those of the whole core (left out with --own). Not part of npm test.
 import { spawnSync } from 'node:child_process';
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { CONSTANTS, type Constant } from '../core/sources/index.ts';
+import { CONSTANTS, type Constant } from '../core/foundations/sources/index.ts';
 
 const root = new URL('../', import.meta.url);
 const SHARE = 1.25;
@@ -34,7 +34,7 @@ const noticed = (name: string, value: object, tests: string) =>
 
 // A test that fails anyway would be taken for one that notices.
 const nothing = CONSTANTS.personHeavyKg.value;
-if (noticed('personHeavyKg', nothing, 'core/friction/**/*.test.ts core/catch/**/*.test.ts'))
+if (noticed('personHeavyKg', nothing, 'core/things/friction/**/*.test.ts core/rigs/catch/**/*.test.ts'))
   throw new Error('The tests fail without any change.');
 
 const EVERYTHING = 'core/**/*.test.ts cli/**/*.test.ts';

@@ -28,9 +28,9 @@ export function firstLoads(root) {
   };
   const inside = ['index.html', 'app/Inside.tsx'];
   return [
-    load('first page', 'index.html', 'app/StartPage.tsx', 'features/quick/StartJobs.tsx'),
-    load('first load, own workspace', ...inside, 'features/setups/SetupsPage.tsx'),
-    load('first load, demo', ...inside, 'features/setups/SetupsPage.tsx', 'app/demo-data.ts'),
-    load('first load straight to a set-up', ...inside, 'features/setups/SetupPage.tsx'),
+    load('first page', 'index.html', 'app/StartPage.tsx', 'features/take/first-answer/StartJobs.tsx'),
+    load('first load, own workspace', ...inside, 'features/rig/setups/SetupsPage.tsx'),
+    load('first load, demo', ...inside, 'features/rig/setups/SetupsPage.tsx', 'app/demo-data.ts'),
+    load('first load straight to a set-up', ...inside, 'features/rig/setups/SetupPage.tsx'),
   ];
 }

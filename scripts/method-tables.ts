@@ -1,8 +1,8 @@
 // Writes the tables of constants, families and sources into docs/method.md from the registers. Run after changing one; a test holds the file against them.
 import { readFileSync, writeFileSync } from 'node:fs';
 import { pathToFileURL } from 'node:url';
-import { FAMILIES, JOBS, type FamilyTraits } from '../core/gear/index.ts';
-import { CONSTANTS, SOURCES, type Constant, type Source } from '../core/sources/index.ts';
+import { FAMILIES, JOBS, type FamilyTraits } from '../core/things/gear/index.ts';
+import { CONSTANTS, SOURCES, type Constant, type Source } from '../core/foundations/sources/index.ts';
 
 const file = new URL('../docs/method.md', import.meta.url);
 const list = <T>(record: Readonly<Record<string, T>>): [string, T][] => Object.entries(record);

@@ -9,8 +9,8 @@ import {
   withOption,
   type Procedure,
   type Sequence,
-} from '../core/sequence/index.ts';
-import { randomFrom } from '../core/sequence/random.test-help.ts';
+} from '../core/answers/procedures/index.ts';
+import { randomFrom } from '../core/answers/procedures/random.test-help.ts';
 
 // `npm run orders -- 5000 alone-again`: how many, and of which procedures; all of them where none is named.
 const [count = '20000', ...only] = process.argv.slice(2);

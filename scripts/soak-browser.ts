@@ -9,7 +9,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { AddressInfo } from 'node:net';
 import { chromium, type Browser, type Page } from '@playwright/test';
-import { writeWorkspace, emptyWorkspace } from '../core/files/index.ts';
+import { writeWorkspace, emptyWorkspace } from '../core/records/files/index.ts';
 import { rappelDouble } from '../core/samples/index.ts';
 import { createApp } from '../server/app.ts';
 import { launch } from './chromium.ts';

@@ -8,7 +8,7 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
-import { emptyWorkspace, writeWorkspace } from '../core/files/index.ts';
+import { emptyWorkspace, writeWorkspace } from '../core/records/files/index.ts';
 import { rappelDouble } from '../core/samples/index.ts';
 import { createApp } from '../server/app.ts';
 import { launch } from './chromium.ts';

@@ -8,7 +8,7 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
-import { writeWorkspace } from '../core/files/index.ts';
+import { writeWorkspace } from '../core/records/files/index.ts';
 import { demoWorkspace } from '../core/samples/index.ts';
 import { createApp } from '../server/app.ts';
 import { launch } from './chromium.ts';

@@ -17,12 +17,12 @@ writeFileSync(
     '_react.js': { file: 'assets/react-1.js' },
     '_rig.js': { file: 'assets/rig-1.js', imports: ['_react.js'] },
     'app/Inside.tsx': { file: 'assets/Inside-1.js', imports: ['index.html', '_rig.js'] },
-    'features/setups/SetupsPage.tsx': { file: 'assets/SetupsPage-1.js', imports: ['_rig.js'] },
+    'features/rig/setups/SetupsPage.tsx': { file: 'assets/SetupsPage-1.js', imports: ['_rig.js'] },
     'app/StartPage.tsx': { file: 'assets/StartPage-1.js' },
-    'features/setups/SetupPage.tsx': { file: 'assets/SetupPage-1.js' },
-    'features/setups/SetupView.tsx': { file: 'assets/SetupView-1.js', imports: ['_rig.js'] },
-    'features/setups/CardPage.tsx': { file: 'assets/CardPage-1.js' },
-    'features/quick/QuickPage.tsx': { file: 'assets/QuickPage-1.js' },
+    'features/rig/setups/SetupPage.tsx': { file: 'assets/SetupPage-1.js' },
+    'features/rig/setups/SetupView.tsx': { file: 'assets/SetupView-1.js', imports: ['_rig.js'] },
+    'features/rig/setups/CardPage.tsx': { file: 'assets/CardPage-1.js' },
+    'features/take/first-answer/QuickPage.tsx': { file: 'assets/QuickPage-1.js' },
   }),
 );
 writeFileSync(join(dist, 'assets', 'a-123.js'), `export default "${'x'.repeat(5000)}";`);

@@ -6,11 +6,11 @@ type Manifest = Readonly<Record<string, { readonly file: string; readonly import
 
 /** The parts that a page loads by itself as soon as it runs, by its address; see `web/app/App.tsx`. */
 const PARTS: readonly (readonly [path: RegExp, parts: readonly string[]])[] = [
-  [/^\/$/, ['app/StartPage.tsx', 'features/quick/StartJobs.tsx']],
+  [/^\/$/, ['app/StartPage.tsx', 'features/take/first-answer/StartJobs.tsx']],
   [/^\/(demo|mine)(\/|$)/, ['app/Inside.tsx']],
-  [/^\/(demo|mine)(\/setups)?\/?$/, ['features/setups/SetupsPage.tsx']],
-  [/^\/(demo|mine)\/setups\/[^/]+\/?$/, ['features/setups/SetupPage.tsx', 'features/setups/SetupView.tsx']],
-  [/^\/(demo|mine)\/quick\/?$/, ['features/quick/QuickPage.tsx']],
+  [/^\/(demo|mine)(\/setups)?\/?$/, ['features/rig/setups/SetupsPage.tsx']],
+  [/^\/(demo|mine)\/setups\/[^/]+\/?$/, ['features/rig/setups/SetupPage.tsx', 'features/rig/setups/SetupView.tsx']],
+  [/^\/(demo|mine)\/quick\/?$/, ['features/take/first-answer/QuickPage.tsx']],
   [/^\/demo(\/|$)/, ['app/demo-data.ts']],
 ];
 

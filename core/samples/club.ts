@@ -9,7 +9,7 @@ import {
   type Person,
   type Rope,
   type Sling,
-} from '../gear/index.ts';
+} from '../things/gear/index.ts';
 import { boughTunings } from './tunings.ts';
 
 /*

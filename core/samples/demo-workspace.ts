@@ -1,5 +1,5 @@
-import type { Workspace } from '../files/index.ts';
-import type { UseRecord } from '../log/index.ts';
+import type { Workspace } from '../records/files/index.ts';
+import type { UseRecord } from '../records/log/index.ts';
 import { clubItems, clubPeople, ilse, tomas } from './club.ts';
 import { demoSequences } from './sequences.ts';
 import { demoTests, rappelDouble, SETUPS } from './setups.ts';

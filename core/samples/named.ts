@@ -1,5 +1,5 @@
-import { writeSequence, writeSetup } from '../files/index.ts';
-import { newSequence, PROCEDURES, type ProcedureId } from '../sequence/index.ts';
+import { writeSequence, writeSetup } from '../records/files/index.ts';
+import { newSequence, PROCEDURES, type ProcedureId } from '../answers/procedures/index.ts';
 import { lowSpanFromMemory } from './sequences.ts';
 import { SETUPS } from './setups.ts';
 

@@ -1,4 +1,4 @@
-import type { Line, ProcedureId, Sequence } from '../sequence/index.ts';
+import type { Line, ProcedureId, Sequence } from '../answers/procedures/index.ts';
 
 const DAY = '2026-09-20T17:00:00.000Z';
 

@@ -1,7 +1,7 @@
-import type { WayTest } from '../connector/index.ts';
-import type { Ref } from '../finding/index.ts';
-import { MUNTER, type Device, type Item, type Person } from '../gear/index.ts';
-import { callsMatter, downMatters, slotsOf } from '../parts/index.ts';
+import type { WayTest } from '../things/connector/index.ts';
+import type { Ref } from '../foundations/finding/index.ts';
+import { MUNTER, type Device, type Item, type Person } from '../things/gear/index.ts';
+import { callsMatter, downMatters, slotsOf } from '../rigs/elements/index.ts';
 import {
   blankSetup,
   placeOf,
@@ -11,7 +11,7 @@ import {
   type Setup,
   type Site,
   type TemplateId,
-} from '../rig/index.ts';
+} from '../rigs/rig/index.ts';
 import {
   clubItems,
   groovedTube,

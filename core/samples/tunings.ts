@@ -1,4 +1,4 @@
-import type { RopeState, TuningEntry, TuningTrial } from '../gear/index.ts';
+import type { RopeState, TuningEntry, TuningTrial } from '../things/gear/index.ts';
 
 /*
  * How the club tuned its bollard: made up, for the demo.

@@ -1,7 +1,7 @@
-import type { Ref } from '../finding/index.ts';
-import type { Item, Person } from '../gear/index.ts';
-import { slotsOf } from '../parts/index.ts';
-import { variationsFor, wellRigged, withFields, withItem, type Setup } from '../rig/index.ts';
+import type { Ref } from '../foundations/finding/index.ts';
+import type { Item, Person } from '../things/gear/index.ts';
+import { slotsOf } from '../rigs/elements/index.ts';
+import { variationsFor, wellRigged, withFields, withItem, type Setup } from '../rigs/rig/index.ts';
 import * as club from './club.ts';
 import { SETUPS } from './setups.ts';
 

@@ -1,5 +1,5 @@
 import { constants, inflateSync } from 'node:zlib';
-import { inWords } from '../../core/vocabulary/index.ts';
+import { inWords } from '../../core/foundations/vocabulary/index.ts';
 import { until } from './driver.ts';
 import type { Page } from './page.ts';
 

@@ -1,4 +1,4 @@
-/* core/catch/simulate.ts in C, for the benchmark only: reads falls as rows of 16 doubles from a file, runs them all five times, and
+/* core/rigs/catch/simulate.ts in C, for the benchmark only: reads falls as rows of 16 doubles from a file, runs them all five times, and
  * prints the shortest time in ms and the sums that the benchmark compares with its own. */
 #include <math.h>
 #include <stdio.h>

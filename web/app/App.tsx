@@ -35,45 +35,55 @@ const Shell = page('The frame of the page', () => inside().then((m) => m.Shell))
 
 const NewVersion = part('News of a version', () => import('./NewVersion').then((m) => m.NewVersion), { aside: true });
 const StartPage = page('The first page', () => import('./StartPage').then((m) => m.StartPage));
-const QuickPage = page('The six questions', () => import('../features/quick/QuickPage').then((m) => m.QuickPage));
-const SetupsPage = page('The list of set-ups', () => import('../features/setups/SetupsPage').then((m) => m.SetupsPage));
-const SetupPage = page('This set-up', () => import('../features/setups/SetupPage').then((m) => m.SetupPage));
-const CardPage = page('The card', () => import('../features/setups/CardPage').then((m) => m.CardPage));
+const QuickPage = page('The six questions', () =>
+  import('../features/take/first-answer/QuickPage').then((m) => m.QuickPage),
+);
+const SetupsPage = page('The list of set-ups', () =>
+  import('../features/rig/setups/SetupsPage').then((m) => m.SetupsPage),
+);
+const SetupPage = page('This set-up', () => import('../features/rig/setups/SetupPage').then((m) => m.SetupPage));
+const CardPage = page('The card', () => import('../features/rig/setups/CardPage').then((m) => m.CardPage));
 const ChoosePage = page('The choice from the locker', () =>
-  import('../features/setups/ChoosePage').then((m) => m.ChoosePage),
+  import('../features/rig/setups/ChoosePage').then((m) => m.ChoosePage),
 );
-const LockerPage = page('The locker', () => import('../features/locker/LockerPage').then((m) => m.LockerPage));
-const TunePage = page('The tuning', () => import('../features/tune/TunePage').then((m) => m.TunePage));
-const ItemPage = page('This form', () => import('../features/locker/ItemPage').then((m) => m.ItemPage));
-const CheckPage = page('The check', () => import('../features/check/CheckPage').then((m) => m.CheckPage));
-const FitPage = page('The map of what fits', () => import('../features/fit/FitPage').then((m) => m.FitPage));
+const LockerPage = page('The locker', () => import('../features/take/locker/LockerPage').then((m) => m.LockerPage));
+const TunePage = page('The tuning', () => import('../features/take/tuning/TunePage').then((m) => m.TunePage));
+const ItemPage = page('This form', () => import('../features/take/locker/ItemPage').then((m) => m.ItemPage));
+const CheckPage = page('The check', () => import('../features/check/before-use/CheckPage').then((m) => m.CheckPage));
+const FitPage = page('The map of what fits', () => import('../features/take/fit/FitPage').then((m) => m.FitPage));
 const ConnectorsPage = page('The page about connectors', () =>
-  import('../features/connectors/ConnectorsPage').then((m) => m.ConnectorsPage),
+  import('../features/take/connectors/ConnectorsPage').then((m) => m.ConnectorsPage),
 );
-const PlanPage = page('The plan', () => import('../features/plan/PlanPage').then((m) => m.PlanPage));
+const PlanPage = page('The plan', () => import('../features/take/plan/PlanPage').then((m) => m.PlanPage));
 const HoldPage = page('The page about what still holds', () =>
-  import('../features/hold/HoldPage').then((m) => m.HoldPage),
+  import('../features/rig/redundancy/HoldPage').then((m) => m.HoldPage),
 );
-const CatchPage = page('The page about falls', () => import('../features/catch/CatchPage').then((m) => m.CatchPage));
-const StepsPage = page('The list of orders', () => import('../features/steps/StepsPage').then((m) => m.StepsPage));
+const CatchPage = page('The page about falls', () =>
+  import('../features/rig/catch/CatchPage').then((m) => m.CatchPage),
+);
+const StepsPage = page('The list of orders', () => import('../features/use/steps/StepsPage').then((m) => m.StepsPage));
 const SequencePage = page('This order of steps', () =>
-  import('../features/steps/SequencePage').then((m) => m.SequencePage),
+  import('../features/use/steps/SequencePage').then((m) => m.SequencePage),
 );
-const RunPage = page('The steps', () => import('../features/steps/RunPage').then((m) => m.RunPage));
+const RunPage = page('The steps', () => import('../features/use/steps/RunPage').then((m) => m.RunPage));
 const HandsPage = page('The practice of the hands', () =>
-  import('../features/hands/HandsPage').then((m) => m.HandsPage),
+  import('../features/use/trainer/HandsPage').then((m) => m.HandsPage),
 );
-const LogPage = page('The log', () => import('../features/log/LogPage').then((m) => m.LogPage));
-const RecordPage = page('This record', () => import('../features/log/RecordPage').then((m) => m.RecordPage));
-const UsePage = page('This form', () => import('../features/log/UsePage').then((m) => m.UsePage));
-const FilesPage = page('The page about files', () => import('../features/files/FilesPage').then((m) => m.FilesPage));
-const SharePage = page('The page to share', () => import('../features/share/SharePage').then((m) => m.SharePage));
-const OpenPage = page('The set-up from the link', () => import('../features/share/OpenPage').then((m) => m.OpenPage));
+const LogPage = page('The log', () => import('../features/log/records/LogPage').then((m) => m.LogPage));
+const RecordPage = page('This record', () => import('../features/log/records/RecordPage').then((m) => m.RecordPage));
+const UsePage = page('This form', () => import('../features/log/records/UsePage').then((m) => m.UsePage));
+const FilesPage = page('The page about files', () =>
+  import('../features/log/files/FilesPage').then((m) => m.FilesPage),
+);
+const SharePage = page('The page to share', () => import('../features/log/share/SharePage').then((m) => m.SharePage));
+const OpenPage = page('The set-up from the link', () =>
+  import('../features/log/share/OpenPage').then((m) => m.OpenPage),
+);
 const SettingsPage = page('The settings', () =>
-  import('../features/settings/SettingsPage').then((m) => m.SettingsPage),
+  import('../features/around/settings/SettingsPage').then((m) => m.SettingsPage),
 );
 const SourcesPage = page('The list of sources', () =>
-  import('../features/sources/SourcesPage').then((m) => m.SourcesPage),
+  import('../features/around/sources/SourcesPage').then((m) => m.SourcesPage),
 );
 
 /** What was chosen in a plan is a set-up now; old links go there. */

@@ -26,7 +26,7 @@ import { SaveIndicator } from './SaveIndicator';
 import { usePlace } from './place';
 
 // Not needed for the first screen.
-const Finder = part('The search', () => import('../features/find/Finder').then((m) => m.Finder), {
+const Finder = part('The search', () => import('../features/around/find/Finder').then((m) => m.Finder), {
   aside: true,
   waiting: () => <span className="size-11" />,
 });

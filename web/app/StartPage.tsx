@@ -3,13 +3,17 @@ import { useTitle } from './useTitle';
 import { unsaved } from './open-sessions';
 import { SeverityMark } from '../ui/SeverityMark';
 import { part } from '../ui/part';
-import { isVocabulary, VOCABULARIES } from '@core/vocabulary';
+import { isVocabulary, VOCABULARIES } from '@core/foundations/vocabulary';
 import { usePreferences } from './preferences';
 
 // The list of jobs needs the rigs: words and buttons stand first.
-const StartJobs = part('What one can do', () => import('../features/quick/StartJobs').then((m) => m.StartJobs), {
-  waiting: () => <div className="min-h-80" />,
-});
+const StartJobs = part(
+  'What one can do',
+  () => import('../features/take/first-answer/StartJobs').then((m) => m.StartJobs),
+  {
+    waiting: () => <div className="min-h-80" />,
+  },
+);
 
 export function StartPage() {
   const { words, system, setWords } = usePreferences();

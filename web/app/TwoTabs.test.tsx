@@ -3,7 +3,7 @@ import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
 import { afterEach, describe, expect, it } from 'vitest';
-import { emptyWorkspace } from '@core/files';
+import { emptyWorkspace } from '@core/records/files';
 import { rappelDouble } from '@core/samples';
 import { quietDatabase } from '../storage/database.test-help';
 import type { Note } from '../storage/resolve';

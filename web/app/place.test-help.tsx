@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { vi } from 'vitest';
-import { emptyWorkspace, type Workspace } from '@core/files';
+import { emptyWorkspace, type Workspace } from '@core/records/files';
 import { quietDatabase, type ForStore } from '../storage/database.test-help';
 import { createStore } from '../store/store';
 import { loaded } from '../store/workspace-slice';

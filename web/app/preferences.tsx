@@ -1,6 +1,6 @@
 import { createContext, use, useEffect, useMemo, useState, type ReactNode } from 'react';
-import type { UnitSystem } from '@core/units';
-import { inWords, VOCABULARIES, type Vocabulary } from '@core/vocabulary';
+import type { UnitSystem } from '@core/foundations/units';
+import { inWords, VOCABULARIES, type Vocabulary } from '@core/foundations/vocabulary';
 
 const KEY = 'zevrin-preferences';
 /** Read by hand and not by a schema: it is the first thing that every page does, and the library of schemas is a fifth of what the first page would load. */

@@ -2,7 +2,7 @@
 import 'fake-indexeddb/auto';
 import { IDBFactory, IDBObjectStore } from 'fake-indexeddb';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { emptyWorkspace } from '@core/files';
+import { emptyWorkspace } from '@core/records/files';
 import { club } from '@core/samples';
 import { openDatabase } from '../storage/database';
 import { saveItem } from '../store/edits';

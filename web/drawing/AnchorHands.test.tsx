@@ -1,8 +1,8 @@
 // @vitest-environment jsdom
 import { fireEvent, render, screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
-import { assess } from '@core/assess';
-import { deviceOf, type Setup } from '@core/rig';
+import { assess } from '@core/answers/assess';
+import { deviceOf, type Setup } from '@core/rigs/rig';
 import { changed, filled, SETUPS } from '@core/samples';
 import { PreferencesProvider } from '../app/preferences';
 import { AnchorHands } from './AnchorHands';

@@ -1,8 +1,8 @@
-import type { Ref } from '@core/finding';
-import { threadingsOf } from '@core/fit';
-import { contextOf, guides } from '@core/parts';
-import { brakeAngleOf, withFields } from '@core/rig';
-import { printInterval, printQuantity } from '@core/units';
+import type { Ref } from '@core/foundations/finding';
+import { threadingsOf } from '@core/things/fit';
+import { contextOf, guides } from '@core/rigs/elements';
+import { brakeAngleOf, withFields } from '@core/rigs/rig';
+import { printInterval, printQuantity } from '@core/foundations/units';
 import { usePreferences } from '../app/preferences';
 import { Dragged } from './Dragged';
 import type { DrawingProps } from './drawing-props';

@@ -1,7 +1,7 @@
 import { useId } from 'react';
-import { seatKind, wayName, type Way } from '@core/connector';
-import type { Connector, Device } from '@core/gear';
-import { printQuantity } from '@core/units';
+import { seatKind, wayName, type Way } from '@core/things/connector';
+import type { Connector, Device } from '@core/things/gear';
+import { printQuantity } from '@core/foundations/units';
 import { usePreferences } from '../app/preferences';
 import { clipLayout } from './clip-layout';
 import { Dimension, hullPath, Label } from './parts';

@@ -1,4 +1,4 @@
-import type { Setup } from '@core/rig';
+import type { Setup } from '@core/rigs/rig';
 import { FamilyGlyph } from './FamilyPicture';
 import { DeviceGlyph } from './glyphs';
 import { hullPath } from './parts';

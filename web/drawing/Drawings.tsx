@@ -1,4 +1,4 @@
-import { guides, contextOf } from '@core/parts';
+import { guides, contextOf } from '@core/rigs/elements';
 import { AnchorHands } from './AnchorHands';
 import type { DrawingProps } from './drawing-props';
 import { Grips } from './Grips';

@@ -1,4 +1,4 @@
-import { typicalDevice, type Family } from '@core/gear';
+import { typicalDevice, type Family } from '@core/things/gear';
 import { DeviceGlyph } from './glyphs';
 import { glyphOf } from './rig-view';
 

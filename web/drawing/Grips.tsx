@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { gripsOf, type Grip, type GripId } from '@core/fit';
-import type { BrakeFigures } from '@core/friction';
-import type { Device } from '@core/gear';
-import { printQuantity } from '@core/units';
+import { gripsOf, type Grip, type GripId } from '@core/things/fit';
+import type { BrakeFigures } from '@core/things/friction';
+import type { Device } from '@core/things/gear';
+import { printQuantity } from '@core/foundations/units';
 import { usePreferences, useWords } from '../app/preferences';
 import { DeviceGlyph } from './glyphs';
 import { Hand } from './hands-parts';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ToggleGroup } from 'radix-ui';
-import type { Severity } from '@core/finding';
-import { isSpread, printNumber, printQuantity, type Interval } from '@core/units';
+import type { Severity } from '@core/foundations/finding';
+import { isSpread, printNumber, printQuantity, type Interval } from '@core/foundations/units';
 import { usePreferences } from '../app/preferences';
 import type { DrawingProps } from './drawing-props';
 import { handsLayout } from './hands-layout';

@@ -1,4 +1,4 @@
-import type { Item, Person } from '@core/gear';
+import type { Item, Person } from '@core/things/gear';
 import { FamilyPicture } from './FamilyPicture';
 import { measureView } from './measures/views';
 

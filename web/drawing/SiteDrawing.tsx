@@ -1,4 +1,4 @@
-import { templateOf } from '@core/rig';
+import { templateOf } from '@core/rigs/rig';
 import { usePreferences } from '../app/preferences';
 import type { DrawingProps } from './drawing-props';
 import { aboveScene } from './scenes/above';

@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { useState, type ReactNode } from 'react';
-import type { Ref } from '@core/finding';
-import { printInterval, printQuantity } from '@core/units';
+import type { Ref } from '@core/foundations/finding';
+import { printInterval, printQuantity } from '@core/foundations/units';
 import { usePreferences } from '../app/preferences';
 import { Dragged } from './Dragged';
 import type { DrawingProps } from './drawing-props';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { holeNeededMm, seatKind, seatThicknessMm, waysOf } from '@core/connector';
+import { holeNeededMm, seatKind, seatThicknessMm, waysOf } from '@core/things/connector';
 import { club } from '@core/samples';
 import { clipLayout, type ClipLayout } from './clip-layout';
 import type { Vec } from './vector';

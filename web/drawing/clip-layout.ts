@@ -1,5 +1,5 @@
-import { endMeasures, playMm, seatKind, seatThicknessMm, type Way } from '@core/connector';
-import type { Connector, Device } from '@core/gear';
+import { endMeasures, playMm, seatKind, seatThicknessMm, type Way } from '@core/things/connector';
+import type { Connector, Device } from '@core/things/gear';
 import { vec, type Vec } from './vector';
 
 /**

@@ -1,5 +1,5 @@
-import type { Assessment } from '@core/assess';
-import type { Setup } from '@core/rig';
+import type { Assessment } from '@core/answers/assess';
+import type { Setup } from '@core/rigs/rig';
 
 export interface DrawingProps {
   readonly setup: Setup;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { assess } from '@core/assess';
-import { withItem, type Setup } from '@core/rig';
+import { assess } from '@core/answers/assess';
+import { withItem, type Setup } from '@core/rigs/rig';
 import { rappelDouble, rappelDoubleFaulty } from '@core/samples';
 import { rigView } from './rig-view';
 import { handsLayout } from './hands-layout';

@@ -1,5 +1,5 @@
-import type { Figures } from '@core/assess';
-import type { Ref } from '@core/finding';
+import type { Figures } from '@core/answers/assess';
+import type { Ref } from '@core/foundations/finding';
 import type { RigView } from './rig-view';
 import { add, length, mul, sub, unit, vec, type Vec } from './vector';
 

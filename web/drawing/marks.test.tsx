@@ -1,8 +1,8 @@
 // @vitest-environment jsdom
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { assess } from '@core/assess';
-import type { Finding } from '@core/finding';
+import { assess } from '@core/answers/assess';
+import type { Finding } from '@core/foundations/finding';
 import { rappelDouble, rappelDoubleFaulty } from '@core/samples';
 import { PreferencesProvider } from '../app/preferences';
 import { marksFor } from './marks';

@@ -1,4 +1,4 @@
-import { sentence, worse, type Finding, type Ref, type Sentence, type Severity } from '@core/finding';
+import { sentence, worse, type Finding, type Ref, type Sentence, type Severity } from '@core/foundations/finding';
 
 /** The sign of one or more findings at one part of a drawing. */
 export interface Mark {

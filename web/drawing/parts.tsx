@@ -1,4 +1,4 @@
-import { renderSentence } from '@core/finding';
+import { renderSentence } from '@core/foundations/finding';
 import { usePreferences } from '../app/preferences';
 import { SEVERITY_WORDS, SeverityShape } from '../ui/SeverityMark';
 import type { Mark } from './marks';

@@ -1,8 +1,8 @@
 // @vitest-environment jsdom
 import { cleanup, render } from '@testing-library/react';
 import { afterEach, expect, it } from 'vitest';
-import { FAMILY_KEYS } from '@core/gear';
-import { withItem } from '@core/rig';
+import { FAMILY_KEYS } from '@core/things/gear';
+import { withItem } from '@core/rigs/rig';
 import { club, SETUPS } from '@core/samples';
 import { CombinationPicture } from './CombinationPicture';
 import { FamilyPicture } from './FamilyPicture';

@@ -1,5 +1,5 @@
-import type { Ref } from '@core/finding';
-import { traitsOf, type Device } from '@core/gear';
+import type { Ref } from '@core/foundations/finding';
+import { traitsOf, type Device } from '@core/things/gear';
 import {
   belaysFromHarness,
   besideConnector,
@@ -20,7 +20,7 @@ import {
   type Scene,
   type Setup,
   type SlingPiece,
-} from '@core/rig';
+} from '@core/rigs/rig';
 
 /** A friction hitch with where it hangs. */
 export interface HitchView {

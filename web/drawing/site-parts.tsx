@@ -1,8 +1,8 @@
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
-import type { BrakePoint } from '@core/friction';
-import type { RigAnchor } from '@core/rig';
-import { interval, printQuantity, type Interval } from '@core/units';
+import type { BrakePoint } from '@core/things/friction';
+import type { RigAnchor } from '@core/rigs/rig';
+import { interval, printQuantity, type Interval } from '@core/foundations/units';
 import { usePreferences } from '../app/preferences';
 import { Label } from './parts';
 import { vec } from './vector';

@@ -1,6 +1,6 @@
 import { base32nopad } from '@scure/base';
-import { readDocument, refusedWhole, writeSetup, type FileResult, type Document } from '@core/files';
-import type { Setup } from '@core/rig';
+import { readDocument, refusedWhole, writeSetup, type FileResult, type Document } from '@core/records/files';
+import type { Setup } from '@core/rigs/rig';
 
 /*
  * A set-up inside a link, behind the #: that part is never sent to any server. The file as it would be saved, without spaces, packed with a check sum (gzip: without one a changed letter can come out as another set-up), in base 32 of capitals and

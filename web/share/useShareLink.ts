@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { Setup } from '@core/rig';
+import type { Setup } from '@core/rigs/rig';
 import { usePlace } from '../app/place';
 import { canPack, codeOf } from './link';
 import { squaresOf, type Squares } from './squares';

@@ -1,4 +1,4 @@
-import { COLLECTIONS, type Collection, type Workspace } from '@core/files';
+import { COLLECTIONS, type Collection, type Workspace } from '@core/records/files';
 
 /** A document of any collection. */
 export type Doc = Workspace[Collection][number];

@@ -1,4 +1,4 @@
-import { emptyWorkspace } from '@core/files';
+import { emptyWorkspace } from '@core/records/files';
 import type { Database } from './database';
 
 export type ForStore = Pick<Database, 'write' | 'replace' | 'load' | 'revision'>;

@@ -3,14 +3,14 @@ import { IDBFactory } from 'fake-indexeddb';
 import { deleteDB, openDB } from 'idb';
 import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { emptyWorkspace, readDocument, type Workspace } from '@core/files';
+import { emptyWorkspace, readDocument, type Workspace } from '@core/records/files';
 import { demoWorkspace } from '@core/samples';
-import { spread } from '@core/units';
+import { spread } from '@core/foundations/units';
 import { difference, put, remove } from './changes';
 import { DatabaseGone, openDatabase } from './database';
 
 type Json = Record<string, unknown>;
-const fixture = readFileSync(new URL('../../core/files/fixtures/v3-workspace.json', import.meta.url), 'utf8');
+const fixture = readFileSync(new URL('../../core/records/files/fixtures/v3-workspace.json', import.meta.url), 'utf8');
 const old = (JSON.parse(fixture) as { workspace: Record<string, { id: string }[]> }).workspace;
 const read = readDocument(fixture);
 /** The same data read as a file: database and file must bring up alike. */

@@ -1,7 +1,7 @@
 import { nanoid } from '@reduxjs/toolkit';
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb';
-import { COLLECTIONS, VERSION, type Collection, type Workspace } from '@core/files';
-import { spread } from '@core/units';
+import { COLLECTIONS, VERSION, type Collection, type Workspace } from '@core/records/files';
+import { spread } from '@core/foundations/units';
 import type { Change, Doc } from './changes';
 import { fits, shapesArrived } from './fits';
 import type { Mark } from './journal';

@@ -1,4 +1,4 @@
-import type { Collection } from '@core/files';
+import type { Collection } from '@core/records/files';
 import { inTurns } from '../ui/in-turns';
 import { NotLoaded } from '../ui/not-loaded';
 import type { workspaceSchema } from './shapes';

@@ -3,14 +3,14 @@ import 'fake-indexeddb/auto';
 import fc from 'fast-check';
 import { IDBFactory } from 'fake-indexeddb';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { emptyWorkspace } from '@core/files';
+import { emptyWorkspace } from '@core/records/files';
 import { club } from '@core/samples';
 import { createStore } from '../store/store';
 import { edited, loaded } from '../store/workspace-slice';
 import { put, remove, type Doc } from './changes';
 import { openDatabase, type Database } from './database';
 import { openJournal } from './journal';
-import { VERSION } from '@core/files';
+import { VERSION } from '@core/records/files';
 
 beforeEach(() => {
   globalThis.indexedDB = new IDBFactory();

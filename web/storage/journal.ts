@@ -1,4 +1,4 @@
-import { COLLECTIONS, VERSION, type Collection } from '@core/files';
+import { COLLECTIONS, VERSION, type Collection } from '@core/records/files';
 import type { Change, Doc } from './changes';
 import { fits, shapesArrived } from './fits';
 import type { WorkspaceName } from './names';

@@ -1,5 +1,5 @@
 import equal from 'fast-deep-equal';
-import type { Collection } from '@core/files';
+import type { Collection } from '@core/records/files';
 import type { Change, Doc } from './changes';
 import { fits } from './fits';
 import { merge } from './merge';

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { expect, it, vi } from 'vitest';
-import { emptyWorkspace } from '@core/files';
+import { emptyWorkspace } from '@core/records/files';
 import { club } from '@core/samples';
 import { put, type Change } from './changes';
 import { openDatabase } from './database';

@@ -1,2 +1,2 @@
 /** A part of the build by itself: see `fits.ts`. */
-export { itemSchema, personSchema } from '@core/gear';
+export { itemSchema, personSchema } from '@core/things/gear';

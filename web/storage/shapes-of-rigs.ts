@@ -1,2 +1,2 @@
 /** A part of the build by itself: see `fits.ts`. */
-export { setupSchema } from '@core/rig';
+export { setupSchema } from '@core/rigs/rig';

@@ -1,2 +1,2 @@
 /** A part of the build by itself: see `fits.ts`. */
-export { workspaceSchema } from '@core/files';
+export { workspaceSchema } from '@core/records/files';

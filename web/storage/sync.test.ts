@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import fc from 'fast-check';
 import { IDBFactory } from 'fake-indexeddb';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { COLLECTIONS, type Workspace } from '@core/files';
+import { COLLECTIONS, type Workspace } from '@core/records/files';
 import { demoWorkspace } from '@core/samples';
 import { createStore } from '../store/store';
 import { edited, loaded, redone, replaced, undone } from '../store/workspace-slice';

@@ -1,5 +1,5 @@
 import equal from 'fast-deep-equal';
-import { COLLECTIONS, type Collection, type Workspace } from '@core/files';
+import { COLLECTIONS, type Collection, type Workspace } from '@core/records/files';
 import type { Change, Doc } from './changes';
 import { DatabaseGone, type Database, type Entry, type Loaded, type Written } from './database';
 import type { Journal, Left, Mark } from './journal';

@@ -1,5 +1,5 @@
 import type { IDBPDatabase, IDBPTransaction } from 'idb';
-import { entryBroughtUp, listsBroughtUp } from '@core/files';
+import { entryBroughtUp, listsBroughtUp } from '@core/records/files';
 
 export { entryBroughtUp };
 

@@ -1,7 +1,7 @@
-import type { Item, Person } from '@core/gear';
-import type { Ref } from '@core/finding';
-import { withItem, withSnapshot, type Setup } from '@core/rig';
-import type { Workspace } from '@core/files';
+import type { Item, Person } from '@core/things/gear';
+import type { Ref } from '@core/foundations/finding';
+import { withItem, withSnapshot, type Setup } from '@core/rigs/rig';
+import type { Workspace } from '@core/records/files';
 import { fits } from '../storage/fits';
 import { put, remove, type Change } from '../storage/changes';
 import type { Edit } from './workspace-slice';

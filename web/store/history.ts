@@ -1,4 +1,4 @@
-import type { Workspace } from '@core/files';
+import type { Workspace } from '@core/records/files';
 import { inverse, type Change, type Doc } from '../storage/changes';
 import { resolve } from '../storage/resolve';
 

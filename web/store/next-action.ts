@@ -1,5 +1,5 @@
-import type { Workspace } from '@core/files';
-import type { ItemKind } from '@core/gear';
+import type { Workspace } from '@core/records/files';
+import type { ItemKind } from '@core/things/gear';
 
 export type NextAction =
   | { readonly kind: 'add-item'; readonly item: ItemKind; readonly why: string }

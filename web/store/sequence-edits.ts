@@ -1,4 +1,4 @@
-import type { Sequence } from '@core/sequence';
+import type { Sequence } from '@core/answers/procedures';
 import { put, remove } from '../storage/changes';
 import type { Edit } from './workspace-slice';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { emptyWorkspace } from '@core/files';
-import { ropeSlots } from '@core/rig';
+import { emptyWorkspace } from '@core/records/files';
+import { ropeSlots } from '@core/rigs/rig';
 import { club, demoWorkspace, rappelDouble } from '@core/samples';
 import { difference, put, type Change } from '../storage/changes';
 import type { Written } from '../storage/database';

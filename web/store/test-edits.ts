@@ -1,4 +1,4 @@
-import type { WayTest } from '@core/connector';
+import type { WayTest } from '@core/things/connector';
 import { put, remove } from '../storage/changes';
 import type { Edit } from './workspace-slice';
 

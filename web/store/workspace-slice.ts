@@ -1,5 +1,5 @@
 import { createSlice, nanoid, type PayloadAction } from '@reduxjs/toolkit';
-import { emptyWorkspace, type Workspace } from '@core/files';
+import { emptyWorkspace, type Workspace } from '@core/records/files';
 import { applyChanges, inverse, type Change } from '../storage/changes';
 import type { SaveState } from '../storage/sync';
 import { onto, stillOpen, type Edit } from './history';

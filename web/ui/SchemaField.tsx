@@ -1,6 +1,6 @@
 import { useId } from 'react';
 import { z } from 'zod';
-import { fieldBounds, fieldMeta } from '@core/gear';
+import { fieldBounds, fieldMeta } from '@core/things/gear';
 import { UnitField } from './UnitField';
 import { useWords } from '../app/preferences';
 

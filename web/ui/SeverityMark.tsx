@@ -1,4 +1,4 @@
-import type { Severity } from '@core/finding';
+import type { Severity } from '@core/foundations/finding';
 import { SEVERITY_WORDS } from './severity-words';
 
 export { SEVERITY_WORDS };

@@ -1,5 +1,12 @@
 import { useId, useState } from 'react';
-import { enteredNumber, parseQuantity, printNumber, printQuantity, unitOf, type Quantity } from '@core/units';
+import {
+  enteredNumber,
+  parseQuantity,
+  printNumber,
+  printQuantity,
+  unitOf,
+  type Quantity,
+} from '@core/foundations/units';
 import { usePreferences } from '../app/preferences';
 
 interface UnitFieldProps {

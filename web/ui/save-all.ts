@@ -1,4 +1,4 @@
-import { writeWorkspace } from '@core/files';
+import { writeWorkspace } from '@core/records/files';
 import { openDatabase } from '../storage/database';
 import { WORKSPACES } from '../storage/names';
 import type { AppStore } from '../store/store';

@@ -1,4 +1,4 @@
-import type { Severity } from '@core/finding';
+import type { Severity } from '@core/foundations/finding';
 
 /** The word that stands beside the shape of each severity. */
 export const SEVERITY_WORDS: Readonly<Record<Severity, string>> = {

@@ -8,7 +8,7 @@ import {
   type Heights,
   type RemedyId,
   type Scenario,
-} from '@core/catch';
+} from '@core/rigs/catch';
 import { paced } from './paced';
 
 /** Remedies are compared with each other, not read to the last part of a hundred: fewer falls tell which one helps. */

@@ -8,9 +8,9 @@ import {
   type Collection,
   type FileIssue,
   type Workspace,
-} from '@core/files';
-import type { Setup } from '@core/rig';
-import type { Sequence } from '@core/sequence';
+} from '@core/records/files';
+import type { Setup } from '@core/rigs/rig';
+import type { Sequence } from '@core/answers/procedures';
 import { openDatabase, type WorkspaceName, type Written } from '../storage/database';
 import { paced } from './paced';
 

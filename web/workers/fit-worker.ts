@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
-import { fitRow, type FitCell } from '@core/fit';
-import type { Device, Job, Rope } from '@core/gear';
+import { fitRow, type FitCell } from '@core/things/fit';
+import type { Device, Job, Rope } from '@core/things/gear';
 import { paced } from './paced';
 
 export interface FitMapRequest {

@@ -1,8 +1,8 @@
 import { expose } from 'comlink';
-import { needs, search, SEARCH_DEFAULTS, type Combination, type Need } from '@core/choose';
-import type { WayTest } from '@core/connector';
-import type { Item } from '@core/gear';
-import type { Setup } from '@core/rig';
+import { needs, search, SEARCH_DEFAULTS, type Combination, type Need } from '@core/answers/planning';
+import type { WayTest } from '@core/things/connector';
+import type { Item } from '@core/things/gear';
+import type { Setup } from '@core/rigs/rig';
 import { paced } from './paced';
 
 /** More than anybody reads; the counts stay true. */

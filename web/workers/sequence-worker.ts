@@ -10,7 +10,7 @@ import {
   type Critical,
   type Pause,
   type Sequence,
-} from '@core/sequence';
+} from '@core/answers/procedures';
 import { paced } from './paced';
 
 export interface ExploredSequence {

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
-import { sharpen, type OpenFact } from '@core/choose';
-import type { Setup } from '@core/rig';
+import { sharpen, type OpenFact } from '@core/answers/planning';
+import type { Setup } from '@core/rigs/rig';
 import { paced } from './paced';
 
 const api = {

@@ -1,6 +1,6 @@
 import type { Remote } from 'comlink';
 import { useCallback } from 'react';
-import type { Scenario } from '@core/catch';
+import type { Scenario } from '@core/rigs/catch';
 import type { CatchAnswer, CatchWorker } from './catch-worker';
 import { useWorkerJob } from './useWorkerJob';
 

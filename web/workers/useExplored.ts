@@ -1,6 +1,6 @@
 import type { Remote } from 'comlink';
 import { useCallback } from 'react';
-import type { Sequence } from '@core/sequence';
+import type { Sequence } from '@core/answers/procedures';
 import type { ExploredSequence, SequenceWorker } from './sequence-worker';
 import { useWorkerJob } from './useWorkerJob';
 

@@ -1,6 +1,6 @@
 import type { Remote } from 'comlink';
 import { useCallback } from 'react';
-import type { Device, Job, Rope } from '@core/gear';
+import type { Device, Job, Rope } from '@core/things/gear';
 import type { FitWorker } from './fit-worker';
 import { useWorkerJob } from './useWorkerJob';
 

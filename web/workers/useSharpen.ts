@@ -1,7 +1,7 @@
 import type { Remote } from 'comlink';
 import { useCallback } from 'react';
-import type { OpenFact } from '@core/choose';
-import type { Setup } from '@core/rig';
+import type { OpenFact } from '@core/answers/planning';
+import type { Setup } from '@core/rigs/rig';
 import type { SharpenWorker } from './sharpen-worker';
 import { useWorkerJob } from './useWorkerJob';
 

@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
-import { nextTests, testsOf, wayRow, type NextTest, type Way, type WayTest } from '@core/connector';
-import type { Severity } from '@core/finding';
-import type { Connector, Device, Job } from '@core/gear';
+import { nextTests, testsOf, wayRow, type NextTest, type Way, type WayTest } from '@core/things/connector';
+import type { Severity } from '@core/foundations/finding';
+import type { Connector, Device, Job } from '@core/things/gear';
 import { paced } from './paced';
 
 export interface WaysRequest {

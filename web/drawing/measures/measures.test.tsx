@@ -2,7 +2,7 @@
 import { cleanup, render } from '@testing-library/react';
 import fc from 'fast-check';
 import { afterEach, describe, expect, it } from 'vitest';
-import { fieldBounds, fieldMeta, ITEM_SCHEMAS, personSchema } from '@core/gear';
+import { fieldBounds, fieldMeta, ITEM_SCHEMAS, personSchema } from '@core/things/gear';
 import type { z } from 'zod';
 import { MeasurePicture } from './MeasurePicture';
 import { measureView } from './views';

@@ -1,7 +1,7 @@
-import type { Ref } from '@core/finding';
-import { contextOf, guides } from '@core/parts';
-import { withFields, type DeviceEnd, type Setup } from '@core/rig';
-import { printQuantity } from '@core/units';
+import type { Ref } from '@core/foundations/finding';
+import { contextOf, guides } from '@core/rigs/elements';
+import { withFields, type DeviceEnd, type Setup } from '@core/rigs/rig';
+import { printQuantity } from '@core/foundations/units';
 import { usePreferences } from '../../app/preferences';
 import { Dragged } from '../Dragged';
 import type { DrawingProps } from '../drawing-props';

@@ -1,7 +1,7 @@
-import type { Ref } from '@core/finding';
-import { ropeLengthM } from '@core/gear';
-import type { Setup } from '@core/rig';
-import { printQuantity, type UnitSystem } from '@core/units';
+import type { Ref } from '@core/foundations/finding';
+import { ropeLengthM } from '@core/things/gear';
+import type { Setup } from '@core/rigs/rig';
+import { printQuantity, type UnitSystem } from '@core/foundations/units';
 import { Label } from '../parts';
 import { rigView } from '../rig-view';
 import { AnchorGlyph, Hanging, Standing, TOP } from '../site-parts';

@@ -1,8 +1,8 @@
-import { casualtyOf } from '@core/rig';
-import { linksOf } from '@core/between';
-import type { Ref } from '@core/finding';
-import { contextOf } from '@core/parts';
-import type { RigPerson, Setup } from '@core/rig';
+import { casualtyOf } from '@core/rigs/rig';
+import { linksOf } from '@core/rigs/pairs';
+import type { Ref } from '@core/foundations/finding';
+import { contextOf } from '@core/rigs/elements';
+import type { RigPerson, Setup } from '@core/rigs/rig';
 import { vec, type Vec } from '../vector';
 
 /** How far below the rescuer the casualty is drawn, px. */

@@ -1,8 +1,8 @@
-import type { Figures } from '@core/assess';
-import type { Ref } from '@core/finding';
-import { ropeLengthM } from '@core/gear';
-import { ropeSlots, type RigLine, type Setup, casualtyOf } from '@core/rig';
-import { printQuantity, type UnitSystem } from '@core/units';
+import type { Figures } from '@core/answers/assess';
+import type { Ref } from '@core/foundations/finding';
+import { ropeLengthM } from '@core/things/gear';
+import { ropeSlots, type RigLine, type Setup, casualtyOf } from '@core/rigs/rig';
+import { printQuantity, type UnitSystem } from '@core/foundations/units';
 import { Dimension, Label } from '../parts';
 import { rigView } from '../rig-view';
 import { AnchorGlyph, Hanging, TOP } from '../site-parts';

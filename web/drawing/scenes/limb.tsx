@@ -1,7 +1,7 @@
-import { limbName, limbSwing, standsBelowM } from '@core/between';
-import { templateOf, withFields, type Limb, type Setup } from '@core/rig';
-import { threshold } from '@core/sources';
-import { printNumber, printQuantity, type UnitSystem } from '@core/units';
+import { limbName, limbSwing, standsBelowM } from '@core/rigs/pairs';
+import { templateOf, withFields, type Limb, type Setup } from '@core/rigs/rig';
+import { threshold } from '@core/foundations/sources';
+import { printNumber, printQuantity, type UnitSystem } from '@core/foundations/units';
 import { Dragged } from '../Dragged';
 import type { DrawingProps } from '../drawing-props';
 import { Dimension, Label } from '../parts';

@@ -1,4 +1,4 @@
-import type { Setup } from '@core/rig';
+import type { Setup } from '@core/rigs/rig';
 import { Label } from '../parts';
 import { HEIGHT, TOP, WIDTH } from '../site-parts';
 import { vec } from '../vector';

@@ -1,6 +1,6 @@
 import { useId, type ReactNode } from 'react';
-import type { Threading, ThreadingMode } from '@core/fit';
-import { traitsOf, type Device } from '@core/gear';
+import type { Threading, ThreadingMode } from '@core/things/fit';
+import { traitsOf, type Device } from '@core/things/gear';
 import { ropeWay, type RopeWay, type Shape } from './paths';
 
 /** What a family is drawn as when the rope in it is shown. */

@@ -1,5 +1,5 @@
-import { threadingSteps, type ThreadingStep } from '@core/fit';
-import type { Device } from '@core/gear';
+import { threadingSteps, type ThreadingStep } from '@core/things/fit';
+import type { Device } from '@core/things/gear';
 import { useWords } from '../../app/preferences';
 
 const METAL = { fill: 'var(--metal)', stroke: 'var(--ink)', strokeWidth: 1.4, fillOpacity: 0.55 } as const;

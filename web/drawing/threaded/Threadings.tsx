@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { threadingsOf, type ThreadingMode } from '@core/fit';
-import type { Device } from '@core/gear';
+import { threadingsOf, type ThreadingMode } from '@core/things/fit';
+import type { Device } from '@core/things/gear';
 import { useWords } from '../../app/preferences';
 import { ThreadedDrawing } from './ThreadedDrawing';
 import { ThreadingSteps } from './ThreadingSteps';

@@ -1,4 +1,4 @@
-import type { ThreadingId } from '@core/fit';
+import type { ThreadingId } from '@core/things/fit';
 
 /** What a device is drawn as. */
 export type Shape = 'tube' | 'guide' | 'cam' | 'eight' | 'munter' | 'plate' | 'bollard' | 'reliever';

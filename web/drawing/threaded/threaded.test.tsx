@@ -1,8 +1,8 @@
 // @vitest-environment jsdom
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { threadingsOf, threadingSteps, type ThreadingMode } from '@core/fit';
-import { FAMILIES, type Device } from '@core/gear';
+import { threadingsOf, threadingSteps, type ThreadingMode } from '@core/things/fit';
+import { FAMILIES, type Device } from '@core/things/gear';
 import { PreferencesProvider } from '../../app/preferences';
 import { ropeWay } from './paths';
 import { shapeOf, ThreadedDrawing } from './ThreadedDrawing';

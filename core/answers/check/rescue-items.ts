@@ -1,0 +1,62 @@
+import { casualtyOf } from '../../rigs/rig/index.ts';
+import { linksOf } from '../../rigs/pairs/index.ts';
+import type { Context } from '../../rigs/elements/index.ts';
+import { threshold } from '../../foundations/sources/index.ts';
+import { exactly } from '../../foundations/units/index.ts';
+import type { CheckItem } from './check-item.ts';
+import { idAt, item } from './item.ts';
+
+/** What holds a casualty beside the rescuer: each link, at both its ends, before anything of theirs is eased. */
+export function rescueItems(ctx: Context): CheckItem[] {
+  const casualty = casualtyOf(ctx.setup);
+  if (!casualty) return [];
+  return linksOf(ctx, casualty.id).flatMap(({ attachment: a, end }, i) => {
+    const name = a.label.toLowerCase();
+    const first = i === 0;
+    const shared = { part: end.id, sources: ['practice-pick-off' as const] };
+    return [
+      item({
+        ...shared,
+        id: idAt(ctx.setup, 'link-to', a),
+        title: `Where the ${name} runs`,
+        look: 'From the casualty to you, along the whole sling.',
+        touch: 'Follow it with the hand.',
+        question: 'Which two points does it join?',
+        expected: first
+          ? 'Belay loop of the casualty, and the connector of my device'
+          : 'Belay loop of the casualty, and mine',
+        others: ['It ends on a gear loop', 'Both links end in one connector', 'It is not there'],
+        why: 'From there on it holds them when their own device is opened.',
+      }),
+      item({
+        ...shared,
+        id: idAt(ctx.setup, 'link-gates', a),
+        title: `Gates of the ${name}`,
+        look: 'At both its connectors.',
+        touch: 'Press both gates.',
+        question: 'What did the gates do when pressed?',
+        expected: 'Both stayed shut',
+        others: ['One gave way', 'Both gave way', 'One cannot be reached'],
+        why: 'A casualty moves against them and cannot look.',
+      }),
+      ...(first
+        ? [
+            item({
+              ...shared,
+              id: idAt(ctx.setup, 'link-tight', a),
+              title: `How tight the ${name} is`,
+              look: 'Along the sling while the casualty hangs where they are.',
+              touch: 'Lift it with a finger.',
+              question: 'How far could the casualty drop onto it?',
+              expected: 'Less than {most}',
+              others: ['A hand’s width or more', 'A forearm or more'],
+              why: 'Whoever drops onto a sling is stopped at once.',
+              numbers: [
+                { key: 'most', label: 'At most', quantity: 'lengthMm', value: exactly(threshold('linkDropMm')) },
+              ],
+            }),
+          ]
+        : []),
+    ];
+  });
+}

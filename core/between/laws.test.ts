@@ -1,4 +1,0 @@
-import { judgeLaws } from '../parts/laws.test-help.ts';
-import * as room from './index.ts';
-
-judgeLaws(room, ['connector.load-off-spine', 'solo.fall', 'solo.ground']);

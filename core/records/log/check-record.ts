@@ -1,0 +1,73 @@
+import { z } from 'zod';
+import { checkItemSchema, mayBeAccepted, neverLeftOut } from '../../answers/check/index.ts';
+import { SEVERITIES } from '../../foundations/finding/index.ts';
+import { choice, idSchema, instantSchema, note } from '../../things/gear/index.ts';
+import { setupSchema } from '../../rigs/rig/index.ts';
+import { checkEventSchema } from './events.ts';
+import { itemStatus } from './item-status.ts';
+
+export const checkRecordSchema = z
+  .strictObject({
+    id: idSchema,
+    mode: choice({ alone: 'Alone', 'face-to-face': 'Face to face' }, 'Check'),
+    /** The set-up as it stood when the check began. */
+    setup: setupSchema,
+    verdict: z.enum(SEVERITIES),
+    items: z.array(checkItemSchema).min(1),
+    events: z.array(checkEventSchema),
+    startedAt: instantSchema,
+    endedAt: instantSchema.nullable(),
+    outcome: z.enum(['running', 'complete', 'abandoned']),
+    note: note(),
+  })
+  .superRefine((record, ctx) => {
+    if ((record.outcome === 'running') !== (record.endedAt === null)) {
+      ctx.addIssue({ code: 'custom', path: ['endedAt'], message: 'a running check has no end, an ended one has' });
+    }
+    const wrong = (path: PropertyKey[], message: string) => ctx.addIssue({ code: 'custom', path, message });
+    const beganAt = Date.parse(record.startedAt);
+    const endedAt = record.endedAt === null ? Infinity : Date.parse(record.endedAt);
+    if (endedAt < beganAt) wrong(['endedAt'], 'the check ended before it began');
+    const items = new Map(record.items.map((item) => [item.id, item]));
+    record.items.forEach(({ id }, i) => {
+      if (record.items.findIndex((item) => item.id === id) < i)
+        wrong(['items', i, 'id'], `the item "${id}" stands twice`);
+    });
+    const failed = new Set<string>();
+    record.events.forEach((event, i) => {
+      const at = Date.parse(event.at);
+      if (at < beganAt || at > endedAt)
+        wrong(['events', i, 'at'], at < beganAt ? 'before the check began' : 'after the check had ended');
+      const item = items.get(event.itemId);
+      if (!item) return wrong(['events', i, 'itemId'], `no item "${event.itemId}" in this check`);
+      if (event.type === 'again' && !items.has(event.because))
+        wrong(['events', i, 'because'], `no item "${event.because}" in this check`);
+      if (event.type === 'fixed' && !failed.delete(item.id))
+        wrong(['events', i], 'put right, and nothing had failed here');
+      if (event.type === 'saw' && !event.asExpected) failed.add(item.id);
+      if (event.type === 'accepted' && !mayBeAccepted(item))
+        wrong(['events', i, 'type'], 'this item is not one that somebody can accept');
+      if (event.type !== 'saw') return;
+      if (event.answer !== item.expected && !item.others.includes(event.answer))
+        wrong(['events', i, 'answer'], 'not one of the answers of its item');
+      else if (event.asExpected !== (event.answer === item.expected))
+        wrong(['events', i, 'asExpected'], `the answer is ${event.asExpected ? 'not ' : ''}the expected one`);
+    });
+    // A record that says "complete" is what somebody trusts: it must be so by its own answers.
+    if (record.outcome !== 'complete') return;
+    const [first, ...more] = neverLeftOut(record.setup).filter(({ id }) => !items.has(id));
+    if (first)
+      wrong(
+        ['items'],
+        `the check is said to be complete, and of what its set-up asks for there was not looked at “${first.title}”${more.length > 0 ? ` and ${more.length} more` : ''}`,
+      );
+    record.items.forEach((item, i) => {
+      const { state } = itemStatus(record, item);
+      if (state !== 'done')
+        wrong(
+          ['items', i],
+          `the check is said to be complete, and this item is ${state === 'open' ? 'not closed' : 'failed'}`,
+        );
+    });
+  });
+export type CheckRecord = z.infer<typeof checkRecordSchema>;

@@ -1,0 +1,55 @@
+import { againAfter, type CheckItem } from '../../answers/check/index.ts';
+import type { CheckEvent, Who } from './events.ts';
+import { itemStatus } from './item-status.ts';
+import type { CheckRecord } from './check-record.ts';
+
+/** The item to stand before: the first that is not done, or null when all are. */
+export const nextItem = (record: Pick<CheckRecord, 'mode' | 'events' | 'items'>): CheckItem | null =>
+  record.items.find((item) => itemStatus(record, item).state !== 'done') ?? null;
+
+/** The event of an answer. */
+export const sawEvent = (item: CheckItem, who: Who, answer: string, at: string): CheckEvent => ({
+  type: 'saw',
+  itemId: item.id,
+  who,
+  answer,
+  asExpected: answer === item.expected,
+  at,
+});
+
+/** `at`, or when the record last heard something: a clock that is set back during a check makes no answer older than the one before it. */
+const notBefore = ({ events, startedAt }: CheckRecord, at: string): string => {
+  const last = events.at(-1)?.at ?? startedAt;
+  return Date.parse(at) < Date.parse(last) ? last : at;
+};
+
+/** Adds an event to a running check; a check that has ended stays as it is. */
+export const withEvent = (record: CheckRecord, event: CheckEvent): CheckRecord =>
+  record.outcome === 'running'
+    ? { ...record, events: [...record.events, { ...event, at: notBefore(record, event.at) }] }
+    : record;
+
+/**
+ * Something was put right: its item opens again, and with it what belongs to the same system and was already answered by anybody. What failed
+ * beside it stays failed until it is put right itself.
+ */
+export function putRight(record: CheckRecord, item: CheckItem, note: string, at: string): CheckRecord {
+  const touched = againAfter(item, record).filter((other) => itemStatus(record, other).confirmed.length > 0);
+  return [
+    { type: 'fixed', itemId: item.id, note, at } as const,
+    ...touched.map((other) => ({ type: 'again', itemId: other.id, because: item.id, at }) as const),
+  ].reduce<CheckRecord>(withEvent, record);
+}
+
+/** Ends a check: complete only when every item is done, otherwise the record is returned as it was. */
+export function endCheck(record: CheckRecord, outcome: 'complete' | 'abandoned', at: string): CheckRecord {
+  if (record.outcome !== 'running' || (outcome === 'complete' && nextItem(record) !== null)) return record;
+  return { ...record, outcome, endedAt: notBefore(record, at) };
+}
+
+/** Names of the two who check each other: who hangs first, and who belays, follows or comes along. null: nobody is chosen. */
+export const checkers = ({ persons }: CheckRecord['setup']): { climber: string | null; partner: string | null } => {
+  const [first, ...others] = persons;
+  const other = others.find((p) => p.role === 'belayer') ?? others[0];
+  return { climber: first?.item?.name ?? null, partner: other?.item?.name ?? null };
+};

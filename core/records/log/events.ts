@@ -1,0 +1,34 @@
+import { z } from 'zod';
+import { instantSchema } from '../../things/gear/index.ts';
+
+export const WHO = ['climber', 'partner'] as const;
+export type Who = (typeof WHO)[number];
+
+/** What happened during a check, in order. Nothing is taken back: a failed item stays in the record with its repair. */
+export const checkEventSchema = z.discriminatedUnion('type', [
+  z.strictObject({
+    type: z.literal('saw'),
+    itemId: z.string(),
+    who: z.enum(WHO),
+    answer: z.string(),
+    asExpected: z.boolean(),
+    at: instantSchema,
+  }),
+  z.strictObject({
+    type: z.literal('fixed'),
+    itemId: z.string(),
+    note: z.string().trim().min(1).max(500),
+    at: instantSchema,
+  }),
+  // Looked at again, since something of the same system was put right.
+  z.strictObject({ type: z.literal('again'), itemId: z.string(), because: z.string(), at: instantSchema }),
+  // A risk that is taken as it is, by name and with a reason.
+  z.strictObject({
+    type: z.literal('accepted'),
+    itemId: z.string(),
+    who: z.enum(WHO),
+    reason: z.string().trim().min(5).max(300),
+    at: instantSchema,
+  }),
+]);
+export type CheckEvent = z.infer<typeof checkEventSchema>;

@@ -1,0 +1,191 @@
+import { finding, type Finding } from '../../foundations/finding/index.ts';
+import { threshold } from '../../foundations/sources/index.ts';
+import { exactly } from '../../foundations/units/index.ts';
+import { fromGround, groundFall, pastBelay } from './question.ts';
+import { seeded } from './runs.ts';
+import { drawOf, fallOf, TIE_IN_ABOVE_FEET_M, withQuestion, type Scenario } from './scenario.ts';
+import { simulateCatch } from './simulate.ts';
+
+/** One place of the climber that is looked at, and how often a fall from there ends on ground or ledge. */
+export interface Spot {
+  /** Tie-in, m. */
+  readonly climberM: number;
+  /** The piece that is being clipped, with the slack pulled up for it, m; null: none is. */
+  readonly clippingM: number | null;
+  /** At least one piece is clipped, or the rope runs over an anchor. */
+  readonly clipped: boolean;
+  /** Share of the falls that meet ground or ledge, 0 to 1. */
+  readonly share: number;
+}
+
+export interface Heights {
+  /** From the bottom up. */
+  readonly spots: readonly Spot[];
+  /** Heights of the tie-in from which the ground is met, m, each from and to. */
+  readonly bands: readonly (readonly [number, number])[];
+}
+
+/** Enough to see one fall in a hundred at each of some thirty places. */
+const RUNS_EACH = 300;
+const PLACES = 24;
+/** Between two pieces it is looked at every so far, m, at most. */
+const EVERY_M = 0.75;
+
+/**
+ * The whole wall instead of one moment: on a top rope every height, on a led route every clip, with the slack that is pulled up for it (twice the reach above the harness), and the
+ * way between. Until a first piece is clipped a fall from the ground ends on the ground. The same draws at every place: places are compared, not chances.
+ */
+export function heightsOf(scenario: Scenario, runs = RUNS_EACH, seed = 1): Heights {
+  const spots = placesOf(scenario)
+    .map((place): Spot => ({
+      climberM: place.scenario.question.climberM,
+      clippingM: place.clippingM,
+      clipped: place.scenario.question.clipped === 'pieces',
+      share: groundFall(place.scenario.question) ? 1 : groundShare(place.scenario, runs, seed),
+    }))
+    .sort((a, b) => a.climberM - b.climberM);
+  return { spots, bands: bandsOf(spots) };
+}
+
+function groundShare(scenario: Scenario, runs: number, seed: number): number {
+  const random = seeded(seed);
+  let ground = 0;
+  for (let i = 0; i < runs; i += 1) ground += simulateCatch(fallOf(scenario, drawOf(random))).reachedGround ? 1 : 0;
+  return ground / runs;
+}
+
+interface Place {
+  readonly scenario: Scenario;
+  readonly clippingM: number | null;
+}
+
+function placesOf(scenario: Scenario): Place[] {
+  const { question: q } = scenario;
+  if (pastBelay(q)) return [];
+  const floorM = q.ledgeM + TIE_IN_ABOVE_FEET_M;
+  const at = (
+    climberM: number,
+    more: Parameters<typeof withQuestion>[1] = {},
+    clippingM: number | null = null,
+  ): Place => ({
+    scenario: withQuestion(scenario, { ...more, climberM }),
+    clippingM,
+  });
+  /** Places from one height to another, both ends included. */
+  const between = (from: number, to: number, most: number): number[] => {
+    const n = Math.max(1, Math.min(most, Math.ceil((to - from) / EVERY_M)));
+    return to < from ? [] : Array.from({ length: n + 1 }, (_, i) => from + ((to - from) * i) / n);
+  };
+  if (!scenario.led) return between(floorM, q.lastPieceM - TOP_ROPE_END_M, PLACES).map((m) => at(m));
+
+  const pieces = piecesOf(scenario);
+  const clipAt = (pieceM: number) => Math.max(floorM, pieceM - scenario.reachM);
+  const below = fromGround(q) ? between(floorM, clipAt(pieces[0]!), 4).map((m) => at(m, { clipped: 'none' })) : [];
+  const onTheWay = pieces.flatMap((lastPieceM, i) => {
+    const next = pieces[i + 1];
+    const clipped = { clipped: 'pieces', lastPieceM, firstPieceM: pieces[0]! } as const;
+    const to = next === undefined ? Math.max(lastPieceM, q.climberM) : clipAt(next);
+    const way = between(Math.max(floorM, lastPieceM), to, 4).map((m) => at(m, clipped));
+    return next === undefined
+      ? way
+      : [...way, at(to, { ...clipped, slackM: q.slackM + 2 * Math.max(0, next - to) }, next)];
+  });
+  return [...below, ...onTheWay];
+}
+/** Nobody climbs higher than this below the anchor of a top rope, m. */
+const TOP_ROPE_END_M = 0.5;
+
+/** Heights of the pieces as they are asked about, m: those of the route from the first one on, with the ones that were entered for this moment. */
+function piecesOf({ question: q, piecesM }: Scenario): number[] {
+  const asked = [q.firstPieceM, q.secondPieceM ?? q.lastPieceM, q.lastPieceM];
+  return [...new Set([...asked, ...piecesM.filter((m) => m > q.firstPieceM)])].sort((a, b) => a - b);
+}
+
+const bad = ({ share }: Spot): boolean => share > threshold('shareStop');
+
+/** Neighbours that end badly, put together; half way to the next one that does not. */
+function bandsOf(spots: readonly Spot[]): [number, number][] {
+  const bands: [number, number][] = [];
+  spots.forEach((spot, i) => {
+    if (!bad(spot)) return;
+    const [before, after] = [spots[i - 1], spots[i + 1]];
+    const from = before ? (before.climberM + spot.climberM) / 2 : spot.climberM;
+    const to = after ? (spot.climberM + after.climberM) / 2 : spot.climberM;
+    const last = bands.at(-1);
+    if (last && from <= last[1] + 1e-9) last[1] = Math.max(last[1], to);
+    else bands.push([from, to]);
+  });
+  return bands;
+}
+
+/** What the whole wall says; nothing for a fall past the belay, which is a stop by itself. */
+export function heightsFindings(scenario: Scenario, { spots }: Heights): Finding[] {
+  const { question: q, led } = scenario;
+  const highest = spots.filter(bad).at(-1);
+  if (spots.length === 0) return [];
+  const feetM = highest ? highest.climberM - TIE_IN_ABOVE_FEET_M - q.ledgeM : 0;
+  const beforeFirst = highest !== undefined && !highest.clipped;
+  const high = feetM > threshold('groundBandMindM');
+  const severity = !highest || !high ? 'clear' : led && !beforeFirst ? 'stop' : 'mind';
+  const numbers = highest
+    ? ([
+        { key: 'height', label: 'Tie-in, highest of them', quantity: 'lengthM', value: exactly(highest.climberM) },
+        {
+          key: 'feet',
+          label: 'Feet above ground or ledge there',
+          quantity: 'lengthM',
+          value: exactly(Math.ceil(feetM * 10) / 10),
+        },
+        ...(highest.clippingM === null
+          ? []
+          : ([
+              { key: 'piece', label: 'Piece that is clipped', quantity: 'lengthM', value: exactly(highest.clippingM) },
+              {
+                key: 'pulled',
+                label: 'Slack pulled up for it',
+                quantity: 'lengthM',
+                value: exactly(2 * (highest.clippingM - highest.climberM)),
+              },
+            ] as const)),
+      ] as const)
+    : [];
+  const where = 'ground or a ledge';
+  return [
+    finding({
+      code: 'catch.heights',
+      severity,
+      subject: ['climber'],
+      says:
+        severity === 'clear'
+          ? led
+            ? 'Once the first piece is clipped, no fall on the way up reached the ground on this estimate.'
+            : 'Higher than a step above the ground, no fall reached it on this estimate.'
+          : beforeFirst
+            ? 'Until the first piece is clipped, a fall ends on the ground.'
+            : !led
+              ? `A fall can reach the ${where} while the feet are up to {feet} above it.`
+              : highest!.clippingM !== null
+                ? `A fall while you clip the piece at {piece} can reach the ${where}.`
+                : `A fall from {height} can reach the ${where}.`,
+      because:
+        severity === 'clear'
+          ? 'Every place on the wall was looked at, with the slack you pull up to clip.'
+          : beforeFirst
+            ? 'Nothing holds you yet. Your feet are up to {feet} above the ground when you clip.'
+            : !led
+              ? 'Low on the wall there is the most rope out, and it stretches most.'
+              : highest!.clippingM !== null
+                ? 'You pull up {pulled~} of rope for it. Your feet are {feet} above the ground, and you fall past the last piece and through that slack.'
+                : 'You fall past the last piece, and the rope stretches. Your feet are {feet} above the ground.',
+      remedy:
+        severity === 'clear'
+          ? ''
+          : beforeFirst
+            ? 'Spot the climber, or clip the first piece from the ground with a stick.'
+            : !led
+              ? 'Take in tight for the first metres, and sit into the rope before you start.'
+              : 'Climb on until the piece is at your waist, then clip: that needs no slack. The belayer stands close to the wall with little slack.',
+      numbers,
+    }),
+  ];
+}

@@ -1,0 +1,54 @@
+import { finding, type Finding } from '../../foundations/finding/index.ts';
+import type { Setup } from '../rig/index.ts';
+import { callsMatter, downMatters } from './calls-matter.ts';
+import { about, type Judge } from './judge.ts';
+
+const belayerOf = (setup: Setup) => setup.persons.find((p) => p.role === 'belayer')!.id;
+
+/** What is agreed between who climbs and who belays. */
+export const callsJudge: Judge = {
+  id: 'calls',
+  subjects: ({ setup }) => (callsMatter(setup) ? [belayerOf(setup)] : []),
+  claims: (ref, { setup }) => [about(ref, 'calls'), ...(downMatters(setup) ? [about(ref, 'down')] : [])],
+  judge: (ref, { setup }): Finding[] => [...heard(ref, setup), ...(downMatters(setup) ? down(ref, setup) : [])],
+  reads: (ref) => [ref],
+};
+
+function heard(ref: string, { calls }: Setup): Finding[] {
+  if (calls.by === 'voice' || calls.by === 'signs') return [];
+  const says = {
+    tugs: 'Tugs on the rope are the only calls.',
+    none: 'Nothing is agreed for telling each other what one does.',
+    unknown: 'It is not said how you tell each other what you do.',
+  }[calls.by];
+  return [
+    finding({
+      code: 'crew.calls',
+      severity: calls.by === 'unknown' ? 'untested' : 'mind',
+      subject: [ref],
+      says,
+      because:
+        calls.by === 'tugs'
+          ? 'Tugs get lost over edges and runners, and a climber who pulls rope looks like one who tugs.'
+          : 'Out of sight a word that is not understood, or silence, is taken for what one expects.',
+      remedy:
+        calls.by === 'tugs'
+          ? 'Agree how many tugs mean what, that they are answered, and that the belay stays on until the rope has run out tight.'
+          : 'Agree words, tugs or signs on the ground, with names; each is answered, and silence is no answer.',
+    }),
+  ];
+}
+
+function down(ref: string, { calls }: Setup): Finding[] {
+  if (calls.down !== 'unknown') return [];
+  return [
+    finding({
+      code: 'crew.down',
+      severity: 'untested',
+      subject: [ref],
+      says: 'It is not agreed whether the climber is lowered or rappels.',
+      because: 'Who expects a rappel takes the rope out of the device, while the climber leans back to be lowered.',
+      remedy: 'Agree it on the ground, and look at each other before the climber leans back.',
+    }),
+  ];
+}

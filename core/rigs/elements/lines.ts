@@ -1,0 +1,247 @@
+import { about as named, finding, type Finding, type Ref } from '../../foundations/finding/index.ts';
+import { diameterOf, JOB_FACTS, type Rope } from '../../things/gear/index.ts';
+import { lineLengthFindings, ropeBudgetFindings } from '../../things/geometry/index.ts';
+import { belaysFromHarness, linesOf, ropeSlots, ropesOf, type LineOf, type RigLine } from '../rig/index.ts';
+import { threshold } from '../../foundations/sources/index.ts';
+import { exactly } from '../../foundations/units/index.ts';
+import type { Context } from './context.ts';
+import { about, between, type Judge } from './judge.ts';
+
+/** Long enough, and are its ends closed. */
+export const lengthJudge: Judge = {
+  id: 'length',
+  subjects: ({ setup }) => setup.lines.map((l) => l.id),
+  claims: (ref) => [about(ref, 'length'), about(ref, 'ends')],
+  judge: (ref, ctx) => length(ctx.line(ref), ctx),
+  reads: (ref, ctx) => ropeSlots(ctx.line(ref)).map((r) => r.id),
+};
+
+function length(line: RigLine, ctx: Context): Finding[] {
+  if (line.kind === 'doubled') {
+    const input = ctx.budgetInput(line);
+    return input ? named(ropeBudgetFindings(input), { ropeEnds: line.ends.id }) : [];
+  }
+  const ropes = ropesOf(line);
+  if (!ropes || ctx.descentM <= 0) return [];
+  const { job, site } = ctx.setup;
+  // A second line of another job, such as a belay from above, needs what its own job needs.
+  const use = ctx.index.along(line.id).find((a) => a.end.kind === 'device')?.job ?? job;
+  const overTop = line.kind === 'over' || line.kind === 'led';
+  return named(
+    lineLengthFindings({
+      rope: ropes.ropeA,
+      heightM: ctx.descentM,
+      perHeight: overTop ? Math.max(2, JOB_FACTS[use].ropePerHeight) : 1,
+      extraM: overTop ? threshold('tieInKnotM') + wayFromWallM(line, ctx) : 0,
+      pulledDown: line.kind === 'fixed' && line.fastening.how === 'blocked',
+      end: line.end.state,
+      endsAt: site.stanceHeightM > 0 ? 'ledge' : 'ground',
+    }),
+    { ropeA: line.rope.id, ropeEnds: line.end.id },
+  );
+}
+
+/** From the wall to who belays from below on this line, m; where it is not said, as far as is still close. */
+function wayFromWallM(line: RigLine, { setup, index }: Context): number {
+  const belay = setup.attachments.find(
+    (a) => belaysFromHarness(index, a) && linesOf(index, a.end).some((l) => l.id === line.id),
+  );
+  if (belay?.root.kind !== 'harness') return 0;
+  return index.person(belay.root.person)?.fromWallM ?? threshold('stanceMindM');
+}
+
+/** How a line is held at its anchor: tied, or blocked by a knot against the rings. */
+export const fastenedJudge: Judge = {
+  id: 'fastened',
+  subjects: ({ setup }) => setup.lines.filter((l) => l.kind === 'fixed').map((l) => l.id),
+  claims: (ref) => [about(ref, 'fastened')],
+  judge: (ref, ctx) => fastened(ctx.line(ref) as LineOf<'fixed'>),
+  reads: () => [],
+};
+
+function fastened({ fastening }: LineOf<'fixed'>): Finding[] {
+  const { id, how, backup, strand } = fastening;
+  const subject = [id] as const;
+  if (how === 'unknown') {
+    return [
+      finding({
+        code: 'rig.fastening',
+        severity: 'untested',
+        subject,
+        says: 'It is not said how the rope is held at the anchor.',
+        because: 'Tied to it, or drawn through the rings and blocked by a knot: each has its own mistakes.',
+        remedy: 'Look and enter it.',
+      }),
+    ];
+  }
+  if (how === 'tied') {
+    return [
+      finding({
+        code: 'rig.fastening',
+        severity: 'clear',
+        subject,
+        says: 'The rope is tied to the anchor, as entered.',
+        because: 'Zevrin does not see the knot.',
+        remedy: 'Look at the knot and its tail, and pull at it.',
+      }),
+    ];
+  }
+  return [...blockedStrand(id, strand), ...blockedBackup(id, backup)];
+}
+
+function blockedStrand(id: Ref, strand: LineOf<'fixed'>['fastening']['strand']): Finding[] {
+  const wrong = strand === 'knot';
+  return [
+    finding({
+      code: 'rig.block-strand',
+      severity: wrong ? 'stop' : strand === 'unknown' ? 'untested' : 'clear',
+      subject: [id],
+      says: wrong
+        ? 'You would go down the strand with the knot, which runs out of the rings.'
+        : strand === 'unknown'
+          ? 'It is not said which strand you go down.'
+          : 'You go down the strand that draws the knot against the rings.',
+      because: 'A knot at the rings holds the strand on their other side only; its own strand runs free.',
+      remedy: 'Pull hard at the strand you go down: the knot must come up against the rings and stay there.',
+    }),
+  ];
+}
+
+function blockedBackup(id: Ref, backup: LineOf<'fixed'>['fastening']['backup']): Finding[] {
+  return [
+    finding({
+      code: 'rig.block-backup',
+      severity: backup === 'clipped' ? 'clear' : backup === 'no' ? 'mind' : 'untested',
+      subject: [id],
+      says:
+        backup === 'clipped'
+          ? 'The knot at the rings is clipped to the strand you go down.'
+          : backup === 'no'
+            ? 'Nothing but the knot keeps the rope from running through the rings.'
+            : 'It is not said whether the knot at the rings is clipped to the other strand.',
+      because: 'A knot can be drawn through wide rings; a locked connector through it and around the strand stops it.',
+      remedy:
+        backup === 'clipped'
+          ? 'Look that it is locked.'
+          : 'Clip a locking connector through the knot and around the strand you go down.',
+    }),
+  ];
+}
+
+/** The knot that joins two ropes. */
+export const jointJudge: Judge = {
+  id: 'joint',
+  subjects: ({ setup }) => setup.lines.filter((l) => l.kind === 'doubled' && l.use === 'joined').map((l) => l.id),
+  claims: (ref) => [about(ref, 'joined')],
+  judge: (ref, ctx) => joint(ctx.line(ref) as LineOf<'doubled'>),
+  reads: (ref, ctx) => ropeSlots(ctx.line(ref)).map((r) => r.id),
+};
+
+function joint({ joint: { id, knot }, ropeA, ropeB }: LineOf<'doubled'>): Finding[] {
+  if (knot === 'double-fisherman') {
+    return [
+      finding({
+        code: 'rig.joining-knot',
+        severity: 'mind',
+        subject: [id],
+        says: 'A double fisherman’s is bulky and can catch when the ropes are pulled.',
+        because: 'It does not turn away from an edge as a flat knot does, and it is hard to open after it was loaded.',
+        remedy:
+          'For ropes that are alike take a flat overhand with long tails; else look for edges and cracks below, and pull with care.',
+      }),
+    ];
+  }
+  if (knot === 'flat-overhand') return rolls(id, ropeA.item, ropeB.item);
+  return [
+    finding({
+      code: 'rig.joining-knot-unknown',
+      severity: 'untested',
+      subject: [id],
+      says: 'The knot that joins the two ropes is not judged.',
+      because: knot === 'other' ? 'Zevrin has no facts about the knot you use.' : 'It is not said which knot is used.',
+      remedy: 'Say which, and look at its shape and tails at the check.',
+    }),
+  ];
+}
+
+/** A flat knot rolls along where one rope is thicker, softer or stiffer than the other. */
+function rolls(id: Ref, ropeA: Rope | null, ropeB: Rope | null): Finding[] {
+  if (!ropeA || !ropeB) return [];
+  const [a, b] = [diameterOf(ropeA).diameterMm, diameterOf(ropeB).diameterMm];
+  const differenceMm = Math.abs(a.best - b.best);
+  if (differenceMm < threshold('flatKnotUnlikeMm') - 1e-9) return [];
+  return [
+    finding({
+      code: 'rig.joining-knot',
+      severity: 'mind',
+      subject: [id],
+      says: 'The ropes are unlike: a flat overhand can roll along them.',
+      because: 'The diameters differ by {difference}; practice joins ropes by a flat knot where they are alike.',
+      remedy:
+        'Tie a second flat overhand close behind the first, with tails of half a metre, or join them by a double fisherman’s.',
+      numbers: [
+        { key: 'difference', label: 'Difference in diameter', quantity: 'diameterMm', value: exactly(differenceMm) },
+      ],
+    }),
+  ];
+}
+
+/** The knot by which somebody is tied into the rope, and where on the harness. */
+export const tieInJudge: Judge = {
+  id: 'tie-in',
+  subjects: ({ setup }) => setup.attachments.filter((a) => a.end.kind === 'knot').map((a) => a.id),
+  claims: (ref, ctx) => {
+    const a = ctx.attachment(ref);
+    if (a.end.kind !== 'knot') return [];
+    const harness = a.root.kind === 'harness' ? ctx.index.person(a.root.person)?.harnessId : undefined;
+    return [
+      about(a.end.id, 'tied'),
+      ...a.end.on.map((o) => between(a.end.id, o.line)),
+      ...(harness && a.pieces.length === 0 ? [between(harness, a.end.id)] : []),
+      // A knot low in the rope does nothing to what sits above it, and stops what slides down to it.
+      ...(a.root.kind === 'part'
+        ? [
+            between(a.root.part, a.end.id),
+            ...a.end.on.flatMap((o) => ctx.index.along(o.line).map((other) => between(other.end.id, a.end.id))),
+          ]
+        : []),
+    ];
+  },
+  judge: (ref, ctx) => {
+    const { end, root } = ctx.attachment(ref);
+    if (end.kind !== 'knot') return [];
+    return [root.kind === 'part' ? knotBelow(end.id, end.knot) : tieIn(end.id, end.knot)];
+  },
+  reads: () => [],
+};
+
+/** A knot in the rope below a device: it stops at the device when the hand lets go. */
+function knotBelow(id: Ref, knot: string): Finding {
+  const unknown = knot === 'unknown';
+  return finding({
+    code: 'rig.knot-below',
+    severity: unknown ? 'untested' : 'clear',
+    subject: [id],
+    says: unknown ? 'It is not said which knot is tied below the device.' : 'A knot below stops at the device.',
+    because: 'You fall as far as the knot is away; past it the next one counts.',
+    remedy: 'Tie it close, tie the next one before you untie it, and have none left when the rope is pulled.',
+  });
+}
+
+function tieIn(id: Ref, knot: string): Finding {
+  const good = knot === 'figure-eight' || knot === 'bowline';
+  return finding({
+    code: 'rig.tie-in',
+    severity: good ? 'clear' : knot === 'unknown' ? 'untested' : 'mind',
+    subject: [id],
+    says: good
+      ? 'Tied in with a knot that practice takes, as entered.'
+      : knot === 'unknown'
+        ? 'It is not said by which knot the rope is tied in.'
+        : 'The knot by which the rope is tied in is not one that practice takes for it.',
+    because: 'An unfinished or unfit knot holds until it is loaded.',
+    remedy: good
+      ? 'Look at it and at the tie-in points, your partner as well.'
+      : 'Take a figure eight traced back, or a bowline with a lock, through the tie-in points.',
+  });
+}

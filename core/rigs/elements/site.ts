@@ -1,0 +1,195 @@
+import { finding, type Finding } from '../../foundations/finding/index.ts';
+import type { LineOf, RigAnchor, RigLine, Setup, Site } from '../rig/index.ts';
+import { threshold } from '../../foundations/sources/index.ts';
+import { exactly } from '../../foundations/units/index.ts';
+import { about, between, type Judge } from './judge.ts';
+
+export const heightsJudge: Judge = {
+  id: 'heights',
+  subjects: () => ['ground'],
+  claims: (ref) => [about(ref, 'heights')],
+  judge: (_, { descentM, setup }) =>
+    descentM > 0
+      ? []
+      : [
+          finding({
+            code: 'rig.part-missing',
+            severity: 'untested',
+            subject: ['ground'],
+            says:
+              setup.site.anchorHeightM === 0
+                ? 'The height of the anchor is not said.'
+                : 'The next stance is not below the anchor.',
+            because: 'Without a descent neither rope length nor brake force can be judged.',
+            remedy: setup.site.anchorHeightM === 0 ? 'Enter it.' : 'Correct the heights.',
+          }),
+        ],
+  reads: () => [],
+};
+
+export const edgeJudge: Judge = {
+  id: 'edge',
+  subjects: () => ['edge'],
+  claims: (ref) => [about(ref, 'edge')],
+  judge: (_, { setup }) => edge(setup.site, setup.lines[0]!),
+  reads: () => [],
+};
+
+function edge({ edge: over }: Site, line: RigLine): Finding[] {
+  const subject = ['edge', line.id] as const;
+  if (over === 'unknown') {
+    return [
+      finding({
+        code: 'rig.edge-unknown',
+        severity: 'untested',
+        subject,
+        says: 'It is not said whether the rope runs over an edge.',
+        because: 'A loaded rope over a sharp edge is cut easily.',
+        remedy: 'Look over the edge and enter it.',
+      }),
+    ];
+  }
+  if (over !== 'sharp' && over !== 'padded') return [];
+  const bare = over === 'sharp';
+  return [
+    finding({
+      code: 'rig.edge-sharp',
+      severity: bare ? 'stop' : 'mind',
+      subject,
+      says: bare ? 'The loaded rope runs over a sharp edge.' : 'The rope runs over a padded sharp edge.',
+      because: bare
+        ? 'It is cut easily, most of all when you swing.'
+        : 'Padding wanders while the rope moves, and stays up when you pull the rope.',
+      remedy: bare
+        ? 'Move the line or pad the edge.'
+        : 'Fix the padding, go without swinging, and plan how it comes off.',
+    }),
+  ];
+}
+
+/** What the rope runs through and how many points hold it; how the rope of each line lies in it. */
+export const anchorJudge: Judge = {
+  id: 'anchor',
+  subjects: ({ setup }) => setup.anchors.map((a) => a.id),
+  claims: (ref, { setup }) => [
+    about(ref, 'described'),
+    ...setup.lines.filter((l) => l.anchor === ref).map((l) => between(ref, l.id)),
+  ],
+  judge: (ref, { index, setup }) =>
+    anchor(
+      index.anchor(ref)!,
+      setup.lines.filter((l) => l.anchor === ref),
+      setup,
+    ),
+  reads: () => [],
+};
+
+/** The rope runs in the anchor when it is pulled down, or with somebody on it. */
+const runs = (line: RigLine): boolean =>
+  line.kind === 'doubled' ||
+  line.kind === 'over' ||
+  line.kind === 'led' ||
+  (line.kind === 'fixed' && line.fastening.how !== 'tied');
+/** It runs there with somebody on it: over a top rope, on a moving line, and when a leader is lowered. */
+const runsLoaded = (line: RigLine, { calls }: Pick<Setup, 'calls'>): boolean =>
+  line.kind === 'over' || (line.kind === 'led' && (calls.down === 'lower' || calls.down === 'unknown'));
+const isDoubled = (line: RigLine): line is LineOf<'doubled'> => line.kind === 'doubled';
+
+function anchor({ id, through, points, rings }: RigAnchor, lines: readonly RigLine[], setup: Setup): Finding[] {
+  const subject = [id] as const;
+  const findings: Finding[] = [];
+  const loaded = lines.some((l) => runsLoaded(l, setup));
+  if (through === 'textile' && lines.some(runs)) {
+    findings.push(
+      finding({
+        code: 'rig.anchor-textile',
+        severity: loaded ? 'stop' : 'mind',
+        subject,
+        says: loaded
+          ? 'The loaded rope runs through a textile sling at the anchor.'
+          : 'The rope runs through a textile sling at the anchor.',
+        because: loaded
+          ? 'Lowering or a moving rope burns through a sling, and everybody on it falls.'
+          : 'Pulling the rope burns the sling. The next person to hang on it hangs on the burn.',
+        remedy: 'Pass the rope through metal, or leave a ring behind. Never lower anybody through textile.',
+      }),
+    );
+  }
+  if (through === 'wood' && loaded) {
+    findings.push(
+      finding({
+        code: 'rig.anchor-wood',
+        severity: 'mind',
+        subject,
+        says: 'The loaded rope runs over bare wood at the anchor.',
+        because: 'Bark brakes one time and not the next, glazes the rope, and the tree is hurt.',
+        remedy: 'Put a friction saver or a ring in, or tie the rope off and use a device.',
+      }),
+    );
+  }
+  if (through === 'unknown' || points === 'unknown') {
+    findings.push(
+      finding({
+        code: 'rig.anchor-unknown',
+        severity: 'untested',
+        subject,
+        says: 'The anchor is not described.',
+        because: 'Zevrin cannot see an anchor: what the rope runs through and how many points hold it must be said.',
+        remedy: 'Look at it and enter it.',
+      }),
+    );
+  }
+  if (through === 'rings' && points !== 'one' && lines.some(runs) && rings !== 'all') {
+    findings.push(
+      finding({
+        code: 'rig.anchor-rings',
+        severity: rings === 'one' ? 'mind' : 'untested',
+        subject,
+        says:
+          rings === 'one'
+            ? 'The rope runs through only one of the rings.'
+            : 'Not entered yet: whether the rope runs through all the rings.',
+        because: 'Through one ring everything hangs on that ring and its point.',
+        remedy: 'Thread the rope through every ring that belongs to the anchor.',
+      }),
+    );
+  }
+  // One sound limb or stem that was tried is what a tree has; it is said with the load it carries.
+  if (points === 'one' && setup.site.tree === null) {
+    findings.push(
+      finding({
+        code: 'rig.anchor-one-point',
+        severity: 'mind',
+        subject,
+        says: 'Everything hangs on one anchor point.',
+        because: 'When it lets go nothing else holds.',
+        remedy: 'Join a second point, or be as sure of this one as you would be of two.',
+      }),
+    );
+  }
+  if (findings.length > 0) return findings;
+  const kept = lines.some(isDoubled);
+  return [
+    finding({
+      code: 'rig.anchor-as-entered',
+      severity: 'clear',
+      subject,
+      says: points === 'one' ? 'Anchor as entered: one point in a tree.' : 'Anchor as entered: more than one point.',
+      because: 'How well the points hold is not judged here.',
+      remedy: kept
+        ? 'Look at every point and at the rope through it. Whoever unties to thread it first pulls up about {kept} of rope, ties and clips it.'
+        : 'Look at every point, and at what the rope hangs on.',
+      numbers: kept
+        ? [
+            {
+              key: 'kept',
+              label: 'Rope pulled up and clipped before untying',
+              quantity: 'lengthM',
+              value: exactly(threshold('ropeKeptAtAnchorM')),
+            },
+          ]
+        : [],
+      sources: kept ? ['practice-rope-through-rings'] : [],
+    }),
+  ];
+}

@@ -1,0 +1,114 @@
+import { finding, literal, type Finding, type Severity } from '../../foundations/finding/index.ts';
+import { BENCH_RESULTS, benchTestsOf, type BenchPair, type BenchTest } from '../../things/gear/index.ts';
+import { between, type Context, type Judge } from '../elements/index.ts';
+import { deviceOf, hitchOf, mainConnector, ropeIdsOf, ropesIn, type Attachment } from '../rig/index.ts';
+import { threshold } from '../../foundations/sources/index.ts';
+import { exactly } from '../../foundations/units/index.ts';
+import { upperOf } from './cascade.ts';
+
+const itemOf = (a: Attachment) => deviceOf(a)?.item ?? hitchOf(a)?.item ?? null;
+
+/** Two that grip one rope, one above the other, by what they are: what a try of one's own is about. */
+export interface BenchSubject {
+  readonly upper: Attachment;
+  readonly lower: Attachment;
+  readonly pair: BenchPair;
+  readonly tests: readonly BenchTest[];
+}
+
+/** The pair that hangs at this attachment and the next one above; null where there is none, or a part is not chosen. */
+export function benchSubject(lower: Attachment, ctx: Context): BenchSubject | null {
+  const upper = upperOf(lower, ctx);
+  const [above, below] = [upper && itemOf(upper), itemOf(lower)];
+  const rope = ropesIn(ctx.index, lower.end)?.ropeA;
+  if (!upper || !above || !below || !rope) return null;
+  const pair = { upperId: above.id, ropeId: rope.id, connectorId: mainConnector(lower)?.item?.id ?? null };
+  return { upper, lower, pair, tests: benchTestsOf(below.bench, pair) };
+}
+
+/** Every pair that can be tried. */
+export const benchSubjects = (ctx: Context): BenchSubject[] =>
+  ctx.setup.attachments.flatMap((a) => benchSubject(a, ctx) ?? []);
+
+/** How bad a try went, whoever looks at it later. */
+export function benchSeverity({ result, travelMm }: Pick<BenchTest, 'result' | 'travelMm'>): Severity {
+  if (result === 'pushed-open') return 'stop';
+  if (travelMm !== null && travelMm > threshold('benchTravelStopMm')) return 'stop';
+  if (result === 'jammed' || (travelMm !== null && travelMm > threshold('benchTravelMindMm'))) return 'mind';
+  // A way that nobody measured may have been any.
+  if (travelMm === null) return result === 'slid' ? 'mind' : 'untested';
+  return 'clear';
+}
+const WORST: readonly Severity[] = ['stop', 'mind', 'untested', 'clear'];
+
+/**
+ * What was seen in tries of one's own. The worst of them counts: a try may worsen a verdict; that it went well says nothing about another weight, another
+ * weather or another day, and takes no other finding away.
+ */
+export const benchJudge: Judge = {
+  id: 'bench',
+  subjects: (ctx) => ctx.setup.attachments.flatMap((a) => (upperOf(a, ctx) ? [a.end.id] : [])),
+  claims: (ref, ctx) => [between(upperOf(ctx.index.ownerOf(ref)!, ctx)!.end.id, ref, 'bench')],
+  judge: (ref, ctx) => {
+    const subject = benchSubject(ctx.index.ownerOf(ref)!, ctx);
+    if (!subject || subject.tests.length === 0) return [];
+    const worst = [...subject.tests].sort(
+      (a, b) =>
+        WORST.indexOf(benchSeverity(a)) - WORST.indexOf(benchSeverity(b)) || (b.travelMm ?? 0) - (a.travelMm ?? 0),
+    )[0]!;
+    return [told(subject, worst, ctx)];
+  },
+  reads: (ref, ctx) => {
+    const lower = ctx.index.ownerOf(ref)!;
+    const upper = upperOf(lower, ctx)!;
+    // What is tried is this pair on this rope and this connector.
+    return [
+      upper.end.id,
+      lower.end.id,
+      ...[mainConnector(lower)].flatMap((p) => p?.id ?? []),
+      ...ropeIdsOf(ctx.index, lower.end),
+    ];
+  },
+};
+
+function told({ upper, lower, tests }: BenchSubject, worst: BenchTest, ctx: Context): Finding {
+  const person = lower.root.kind === 'harness' ? ctx.index.person(lower.root.person)?.item : null;
+  const went = benchSeverity(worst);
+  const { weather } = ctx.setup.site;
+  // Weight and weather of one and the same try; who hangs there and is not chosen may have any weight.
+  const asHere = tests.filter((t) => weather === 'dry' || t.weather === weather);
+  const drier = asHere.length === 0;
+  const lighter = !drier && !(person && asHere.some((t) => (t.loadKg ?? 0) >= person.massKg));
+  const severity: Severity = went !== 'clear' ? went : lighter || drier ? 'untested' : 'clear';
+  const [up, low] = [literal(upper.label.toLowerCase()), literal(lower.label.toLowerCase())];
+  return finding({
+    code: 'between.bench',
+    severity,
+    subject: [lower.end.id, upper.end.id],
+    says:
+      went === 'stop'
+        ? `In your own try the ${low} did not hold when the ${up} was pushed onto it.`
+        : went === 'mind'
+          ? worst.result === 'jammed'
+            ? `In your own try the ${low} held, and could not be freed under load.`
+            : `In your own try the ${low} slid before it held.`
+          : severity === 'untested'
+            ? lighter
+              ? `In your own try the ${low} is not known to have held the weight of who hangs in it here.`
+              : drier
+                ? `In no try of your own the rope was ${weather}, as it is here.`
+                : `In your own try the ${low} held; how far it slid first was not written down.`
+            : `In your own try the ${low} held when the ${up} was pushed onto it.`,
+    because: `${tests.length === 1 ? 'One try' : `${tests.length} tries`} of this pair on this rope and connector${tests.length > 1 ? '; the worst one counts' : ''}: ${BENCH_RESULTS[worst.result].toLowerCase()}${worst.travelMm === null ? '' : ', after {travel}'}. A try says what happened, not what will happen.`,
+    remedy:
+      severity === 'clear'
+        ? ''
+        : severity === 'untested'
+          ? 'Try it again near the ground, with the whole weight, the rope as it is, and the way measured.'
+          : 'Do not count on the lower one: put one with teeth below, use a second rope, or tie knots below you.',
+    numbers:
+      worst.travelMm === null
+        ? []
+        : [{ key: 'travel', label: 'Way until it held', quantity: 'lengthMm', value: exactly(worst.travelMm) }],
+  });
+}

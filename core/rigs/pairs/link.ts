@@ -1,0 +1,174 @@
+import { finding, literal, type Finding, type Ref, type Severity } from '../../foundations/finding/index.ts';
+import { handOffIn } from '../../things/fit/index.ts';
+import { slingMm } from '../../things/geometry/index.ts';
+import { about, between, type Context, type Judge } from '../elements/index.ts';
+import { deviceOf, slingOf, type Attachment, type ClipEnd, casualtyOf } from '../rig/index.ts';
+import { threshold } from '../../foundations/sources/index.ts';
+import { exactly } from '../../foundations/units/index.ts';
+
+/** From the harness of somebody to another person: to a part that this one wears, or to their harness. */
+export interface Link {
+  readonly attachment: Attachment;
+  readonly end: ClipEnd;
+}
+
+/** What links this person to another one. */
+export function linksOf(ctx: Context, person: Ref): Link[] {
+  const { setup, index } = ctx;
+  return setup.attachments.flatMap((attachment): Link[] => {
+    const { root, end } = attachment;
+    if (root.kind !== 'harness' || root.person !== person || end.kind !== 'clip' || attachment.use === 'aid') return [];
+    const owner = index.ownerOf(end.to);
+    const other = owner
+      ? owner.root.kind === 'harness' && owner.root.person !== person
+      : setup.persons.some((p) => p.id !== person && p.harnessId === end.to);
+    return other ? [{ attachment, end }] : [];
+  });
+}
+
+/** How the casualty of a pick-off is attached: linked twice and tight to the rescuer, and to nothing else once both go down. */
+export const linkJudge: Judge = {
+  id: 'link',
+  subjects: (ctx) => {
+    const casualty = casualtyOf(ctx.setup);
+    return casualty ? [casualty.id] : [];
+  },
+  claims: (ref, ctx) => [
+    about('job', 'both'),
+    ...linksOf(ctx, ref).flatMap(({ attachment: { root, pieces }, end }) => {
+      const harness = root.kind === 'harness' ? ctx.index.person(root.person)!.harnessId : '';
+      const chain = [harness, ...pieces.map((p) => p.id), end.id];
+      return [about(end.id, 'clipped'), ...chain.slice(1).map((id, i) => between(chain[i]!, id))];
+    }),
+  ],
+  judge: (ref, ctx) => {
+    const links = linksOf(ctx, ref);
+    if (links.length === 0) return [unlinked(ref)];
+    const own = ownOf(ctx, ref);
+    return [
+      ...links.flatMap((link, i) => [drawn(link, i === 0), ...long(link)]),
+      alone(ref, links, own ? holdsAlone(own, ctx) : 'no'),
+      ...(own ? [stillOn(own, holdsAlone(own, ctx))] : []),
+    ];
+  },
+  reads: (ref, ctx) => [
+    ...linksOf(ctx, ref).flatMap(({ attachment }) => attachment.pieces.map((p) => p.id)),
+    ...(ownOf(ctx, ref) ? [ownOf(ctx, ref)!.end.id] : []),
+  ],
+};
+
+/** What the casualty hangs in beside the links: where they were found. */
+const ownOf = ({ setup }: Context, person: Ref): Attachment | undefined =>
+  setup.attachments.find(
+    ({ root, end, use }) => root.kind === 'harness' && root.person === person && end.kind !== 'clip' && use !== 'aid',
+  );
+
+/** A motionless hand holds nothing: what they hang in counts where it holds without one. */
+function holdsAlone(own: Attachment, ctx: Context): 'yes' | 'no' | 'unknown' {
+  const device = deviceOf(own);
+  if (!device) return 'yes';
+  if (!device.item) return 'unknown';
+  return handOffIn(device.item, ctx.use(own).use) === 'holds' ? 'yes' : 'no';
+}
+
+const unlinked = (ref: Ref): Finding =>
+  finding({
+    code: 'pick.link',
+    severity: 'stop',
+    subject: [ref],
+    says: 'Nothing links the casualty to you.',
+    because: 'Whatever is eased or opened of theirs then, they fall.',
+    remedy: 'A short link from the connector of your device to the belay loop of the casualty first, locked and tight.',
+  });
+
+/** A slack link is a drop onto a sling that gives nothing; the second one is there in case, and may hang a little. */
+function drawn({ attachment, end }: Link, first: boolean): Finding {
+  const severity: Severity =
+    end.tight === 'tight' ? 'clear' : end.tight === 'unknown' ? 'untested' : first ? 'stop' : 'mind';
+  const name = literal(attachment.label);
+  return finding({
+    code: 'pick.link',
+    severity,
+    subject: [end.id],
+    says:
+      severity === 'clear'
+        ? `${name} to the casualty: it runs tight.`
+        : severity === 'untested'
+          ? `${name} to the casualty: it is not said whether it runs tight.`
+          : `${name} to the casualty: it is slack.`,
+    because: 'Whoever is let down onto a sling drops as far as it is slack, and it gives nothing: {most} is too much.',
+    remedy:
+      severity === 'clear' ? '' : 'Draw it tight before anything of theirs is eased: shorten it, or come up to them.',
+    numbers: [{ key: 'most', label: 'Drop, at most', quantity: 'lengthMm', value: exactly(threshold('linkDropMm')) }],
+  });
+}
+
+/** Far below the rescuer nobody keeps a head up, and both hang at the arms of a long pendulum. */
+function long({ attachment, end }: Link): Finding[] {
+  const piece = slingOf(attachment);
+  if (piece?.kind !== 'sling' || !piece.item) return [];
+  const lengthMm = slingMm({ ...piece, sling: piece.item });
+  // The second one is there in case: it may be longer, and not as long as one likes.
+  const most = threshold('linkMostMm') * (attachment.use === 'carries' ? 1 : 1.5);
+  if (lengthMm.best <= most) return [];
+  return [
+    finding({
+      code: 'pick.link',
+      severity: 'mind',
+      subject: [piece.id, end.id],
+      says: `${literal(attachment.label)} to the casualty: it is long, and they hang out of your reach.`,
+      because: 'It is {length~}; beyond {most} nobody keeps a head up and an airway free.',
+      remedy: 'Take a shorter sling, or shorten it with a knot that it holds.',
+      numbers: [
+        { key: 'length', label: 'Length of the link', quantity: 'lengthMm', value: lengthMm },
+        { key: 'most', label: 'At most', quantity: 'lengthMm', value: exactly(most) },
+      ],
+    }),
+  ];
+}
+
+function alone(ref: Ref, links: readonly Link[], own: 'yes' | 'no' | 'unknown'): Finding {
+  const places = new Set(links.map(({ end }) => end.to)).size;
+  const one = links.length === 1 && own !== 'yes';
+  const severity: Severity = one
+    ? own === 'unknown'
+      ? 'untested'
+      : 'stop'
+    : places === 1 && own !== 'yes'
+      ? 'mind'
+      : 'clear';
+  return finding({
+    code: 'pick.one-link',
+    severity,
+    subject: [ref, ...links.map(({ end }) => end.id)],
+    says: one
+      ? own === 'unknown'
+        ? 'Beside one link it is not known what holds the casualty.'
+        : 'The casualty hangs on one thing only.'
+      : severity === 'mind'
+        ? 'Both links to the casualty are in one place.'
+        : 'The casualty is attached twice.',
+    because: one
+      ? 'Whoever cannot help themselves is never on one thing alone: a gate that opens has nothing behind it.'
+      : severity === 'mind'
+        ? 'What opens there takes both.'
+        : 'Each link is clipped somewhere else.',
+    remedy:
+      severity === 'clear'
+        ? ''
+        : 'A second link, from the casualty to your own belay loop, with connectors of its own.',
+  });
+}
+
+const stillOn = ({ end, label }: Attachment, holds: 'yes' | 'no' | 'unknown'): Finding =>
+  finding({
+    code: 'pick.own-device',
+    severity: 'mind',
+    subject: [end.id],
+    says: `${literal(label)} is still on its rope.`,
+    because:
+      holds === 'yes'
+        ? 'It holds until it is opened. On the way down it grabs, and both of you hang in it.'
+        : 'Without a hand it is not known to hold anybody; on the way down it can catch all the same, and both of you hang in it.',
+    remedy: 'Lift the casualty with the third hand, take it off the rope, and only then go down.',
+  });

@@ -1,0 +1,142 @@
+import { finding, literal, tooLittle, tooMuch, type Finding, type Ref, type Severity } from '../../foundations/finding/index.ts';
+import { hauledM, haulThreeDownN, haulThreeN } from '../../things/geometry/index.ts';
+import { about, type Context, type Judge } from '../elements/index.ts';
+import { deviceOf, ropeIdsOf, casualtyOf } from '../rig/index.ts';
+import { constant, threshold } from '../../foundations/sources/index.ts';
+import { exactly, interval, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../../foundations/units/index.ts';
+
+/** How hard the casualty is lifted off their device with a third hand of three parts, and whether the rescuer's hand holds two. */
+export const pickOffJudge: Judge = {
+  id: 'pick-off',
+  subjects: (ctx) => {
+    const casualty = casualtyOf(ctx.setup);
+    return casualty ? [casualty.id] : [];
+  },
+  claims: () => [about('job', 'haul')],
+  judge: (ref, ctx) => {
+    const item = casualtyOf(ctx.setup)?.item;
+    const rescuer = ctx.setup.persons.find((p) => p.role === 'rescuer')?.item;
+    return [
+      ...(item ? [haul(ref, item.massKg)] : []),
+      ...(item && rescuer ? [onAnchor(ctx, item.massKg + rescuer.massKg)] : []),
+      ...hands(ctx),
+    ];
+  },
+  // What the hand must hold follows from rope, device and a connector beside it.
+  reads: (_, ctx) =>
+    ctx.setup.attachments.flatMap((a) =>
+      deviceOf(a)
+        ? [
+            a.end.id,
+            ...a.pieces.flatMap((p) => (p.kind === 'connector' && p.beside !== null ? [p.id] : [])),
+            ...ropeIdsOf(ctx.index, a.end),
+          ]
+        : [],
+    ),
+};
+
+/** A 3:1 pulls upwards; turned down over one pulley more it takes one's weight, and that pulley costs its share again. */
+function haul(ref: Ref, massKg: number): Finding {
+  const [eta, worse] = [constant('pulleyEfficiency'), constant('connectorEfficiency')];
+  const up = haulThreeN(massKg, eta);
+  const down = haulThreeDownN(massKg, eta);
+  const connectors = haulThreeDownN(massKg, worse);
+  const lift = constant('pickOffLiftM');
+  const [arms, weight] = [threshold('haulArmsMostN'), threshold('haulWeightMostN')];
+  const byArms = tooMuch(up, { stop: arms });
+  const byWeight = tooMuch(down, { stop: weight });
+  // Either way is enough; nobody has to try both.
+  const better = byArms === 'clear' || byWeight === 'clear' ? 'clear' : milder(byArms, byWeight);
+  const severity: Severity = better === 'stop' ? 'mind' : better;
+  return finding({
+    code: 'pick.haul',
+    severity,
+    subject: [ref],
+    says:
+      severity === 'clear'
+        ? 'A 3:1 should be enough for one person, on this estimate.'
+        : severity === 'mind'
+          ? 'A 3:1 is too hard for one person, on this estimate.'
+          : 'A 3:1 may be too hard for one person: try it.',
+    because: `By arm, upwards, you pull {up~}, and {arms} is about the most. With your weight, over one pulley more, {down~} of at most {weight}; over connectors instead of pulleys {connectors~}. For the lift you haul {hauled~} of rope.`,
+    remedy:
+      severity === 'clear' ? '' : 'Use a 5:1, put a second 2:1 on the hauling strand (6:1), or have two people haul.',
+    numbers: [
+      { key: 'up', label: 'Haul upwards, over pulleys', quantity: 'forceN', value: up },
+      { key: 'arms', label: 'By arm, at most', quantity: 'forceN', value: exactly(arms) },
+      { key: 'down', label: 'Haul downwards, over one pulley more', quantity: 'forceN', value: down },
+      { key: 'weight', label: 'With your weight, at most', quantity: 'forceN', value: exactly(weight) },
+      { key: 'connectors', label: 'Downwards, over connectors', quantity: 'forceN', value: connectors },
+      {
+        key: 'hauled',
+        label: 'Rope to haul',
+        quantity: 'lengthM',
+        value: interval(hauledM(lift.low), hauledM(lift.best), hauledM(lift.high)),
+      },
+    ],
+  });
+}
+const BETTER: readonly Severity[] = ['clear', 'untested', 'mind', 'stop'];
+/** The milder of two. */
+const milder = (a: Severity, b: Severity): Severity => (BETTER.indexOf(a) < BETTER.indexOf(b) ? a : b);
+
+/** What the anchor of the rescuer’s line carries with both on it; over a fork, and tied at the base of a tree, twice as much. Check: 160 kg 1.57, with a jerk 3.1, over a fork 6.3 kN. */
+function onAnchor(ctx: Context, massKg: number): Finding {
+  const stillKn = exactly((massKg * STANDARD_GRAVITY_M_PER_S2) / 1000);
+  const jerkKn = scale(stillKn, threshold('jerkFactor'));
+  return finding({
+    code: 'pick.anchor-load',
+    severity: 'clear',
+    subject: [ctx.setup.lines[0]!.anchor],
+    says: 'The anchor of your line carries both of you.',
+    because:
+      'It is {still}, and {jerk} with a jerk; where the line runs over a fork and is tied at the base of the tree, up to {fork}.',
+    remedy: 'See every point of it before two hang there, and go down without a jerk.',
+    numbers: [
+      { key: 'still', label: 'Both on the anchor', quantity: 'strengthKn', value: stillKn },
+      { key: 'jerk', label: 'With a jerk', quantity: 'strengthKn', value: jerkKn },
+      { key: 'fork', label: 'Over a fork, with a jerk', quantity: 'strengthKn', value: scale(jerkKn, 2) },
+    ],
+  });
+}
+
+/** One hand with two on the rope: more in reserve than for oneself alone. */
+function hands(ctx: Context): Finding[] {
+  return ctx.setup.attachments.flatMap((a): Finding[] => {
+    const item = deviceOf(a)?.item;
+    const casualtys = a.root.kind === 'harness' && a.root.person === casualtyOf(ctx.setup)?.id;
+    const figures = a.root.kind === 'harness' && !casualtys && item ? ctx.brake(a) : null;
+    if (!figures || !item) return [];
+    const margin: Interval = interval(
+      figures.handN.low / figures.bottomN.high,
+      figures.handN.best / figures.bottomN.best,
+      figures.handN.high / figures.bottomN.low,
+    );
+    const wanted = threshold('twoHandMargin');
+    const severity = tooLittle(margin, { stop: wanted });
+    return [
+      finding({
+        code: 'pick.hand',
+        severity,
+        subject: [a.end.id],
+        says:
+          severity === 'stop'
+            ? `With two on ${literal(item.name)} the hand has too little in reserve.`
+            : severity !== 'clear'
+              ? `With two on ${literal(item.name)} the hand may have too little in reserve.`
+              : `With two on ${literal(item.name)} the hand has enough in reserve.`,
+        because: 'It can do {margin~} times what is needed at the bottom; {wanted} times is asked for with two.',
+        remedy:
+          severity === 'untested'
+            ? 'Measure the hand force, or test it low with two and a backup. Else add friction: a connector more, a turn more, another device.'
+            : severity !== 'clear'
+              ? 'Add friction before the casualty hangs in it: a connector more, a turn more, another device.'
+              : '',
+        numbers: [
+          { key: 'margin', label: 'Hand over need, two persons', quantity: 'ratio', value: margin },
+          { key: 'wanted', label: 'Asked for', quantity: 'ratio', value: exactly(wanted) },
+        ],
+      }),
+    ];
+  });
+}

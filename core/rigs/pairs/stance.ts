@@ -1,0 +1,46 @@
+import { finding, literal, type Finding, type Severity } from '../../foundations/finding/index.ts';
+import { about, type Judge } from '../elements/index.ts';
+import { belaysFromHarness, type RigPerson } from '../rig/index.ts';
+import { threshold } from '../../foundations/sources/index.ts';
+import { exactly } from '../../foundations/units/index.ts';
+
+/** Where somebody stands who belays from below: far from the wall a catch draws them to it, and who climbs comes down so much farther. */
+export const stanceJudge: Judge = {
+  id: 'stance',
+  subjects: ({ setup, index }) => setup.attachments.filter((a) => belaysFromHarness(index, a)).map((a) => a.id),
+  claims: (ref) => [about(ref, 'stance')],
+  judge: (ref, ctx) => {
+    const { root } = ctx.attachment(ref);
+    const belayer = root.kind === 'harness' ? ctx.index.person(root.person) : undefined;
+    return belayer?.item ? [stance(belayer)] : [];
+  },
+  reads: () => [],
+};
+
+function stance({ id, item, fromWallM, stands }: RigPerson): Finding {
+  const name = literal(item!.name);
+  const far = fromWallM !== null && fromWallM > threshold('stanceMindM');
+  const severity: Severity = fromWallM === null ? 'untested' : far && stands !== 'anchored' ? 'mind' : 'clear';
+  return finding({
+    code: 'belay.stance',
+    severity,
+    subject: [id],
+    says:
+      fromWallM === null
+        ? `Not entered yet: how far from the wall ${name} stands.`
+        : severity === 'mind'
+          ? `${name} stands far from the wall.`
+          : far
+            ? `${name} stands far from the wall, tied low.`
+            : `${name} stands close to the wall.`,
+    because:
+      fromWallM === null
+        ? 'A fall draws a belayer who stands far off towards the wall, and the climber comes down that much farther.'
+        : `{from} from the wall to the device.${severity === 'mind' ? ' A fall draws the belayer to it, stumbling, and the climber comes down that much farther.' : ''}`,
+    remedy: severity === 'clear' ? '' : 'Stand within two metres of the wall, and beside the line of fall.',
+    numbers:
+      fromWallM === null
+        ? []
+        : [{ key: 'from', label: 'Belayer from the wall', quantity: 'lengthM', value: exactly(fromWallM) }],
+  });
+}

@@ -1,0 +1,9 @@
+import { expect, it } from 'vitest';
+import { variedSetups } from '../../samples/index.ts';
+import { toldOf } from '../elements/judged-by.test-help.ts';
+import { judged } from './judged.test-help.ts';
+
+const SETUPS = Object.fromEntries(variedSetups().map(({ name, setup }) => [name, setup]));
+
+// Read when it changes: each line is something that a person is told, with its numbers.
+it.each(Object.keys(SETUPS))('%s', (name) => expect(toldOf(judged(SETUPS[name]!))).toMatchSnapshot());

@@ -1,0 +1,112 @@
+import { finding, literal, type Finding, type Ref, type Severity } from '../../foundations/finding/index.ts';
+import { traitsOf, JOB_FACTS } from '../../things/gear/index.ts';
+import { about, type Judge } from '../elements/index.ts';
+import { deviceOf, type Attachment, type Tree } from '../rig/index.ts';
+import { treeOf } from './tree-point.ts';
+
+const onBridge = (a: Attachment): boolean => a.root.kind === 'harness' && a.root.point === 'bridge';
+
+/** The bridge is textile that the whole person hangs on, and that the device rubs along. */
+export const bridgeJudge: Judge = {
+  id: 'bridge',
+  subjects: (ctx) => (treeOf(ctx) && ctx.setup.attachments.some(onBridge) ? [ctx.setup.persons[0]!.harnessId] : []),
+  claims: (ref) => [about(ref, 'bridge')],
+  judge: (ref, ctx) => [bridge(ref, treeOf(ctx)!.bridge)],
+  reads: () => [],
+};
+
+function bridge(ref: Ref, has: Tree['bridge']): Finding {
+  return finding({
+    code: 'tree.bridge',
+    severity: has === 'unknown' ? 'untested' : 'clear',
+    subject: [ref, 'tree'],
+    says:
+      has === 'two'
+        ? 'Two bridges carry, each on points of its own.'
+        : has === 'one'
+          ? 'Everything hangs on one bridge.'
+          : 'It is not said whether one bridge carries, or two.',
+    because:
+      has === 'two'
+        ? 'When one is worn through or opened, the other one is there.'
+        : 'A bridge is textile that the device rubs along all day. With one of them nothing is left when it goes, unless the lanyard is on.',
+    remedy:
+      has === 'two'
+        ? ''
+        : 'Bend it along its whole length and look at both ends before each climb. A second one on points of its own is left when it goes.',
+  });
+}
+
+/** A moving line ends at the climber: its end and the device pull in two directions. */
+export const eyesJudge: Judge = {
+  id: 'line-eyes',
+  subjects: (ctx) =>
+    treeOf(ctx) && JOB_FACTS[ctx.setup.job].up === 'moving-line'
+      ? ctx.setup.attachments.filter((a) => a.use === 'carries' && a.end.kind !== 'knot').map((a) => a.end.id)
+      : [],
+  claims: (ref) => [about(ref, 'eyes')],
+  judge: (ref, ctx) => [eyes(ref, treeOf(ctx)!.eyes)],
+  reads: (ref) => [ref],
+};
+
+const EYES: Readonly<Record<Tree['eyes'], readonly [Severity, string]>> = {
+  separate: ['clear', 'End of the line and device hang each in an eye of its own.'],
+  one: ['mind', 'End of the line and device hang on one connector.'],
+  unknown: ['untested', 'It is not said whether end of the line and device hang on one connector.'],
+};
+function eyes(ref: Ref, how: Tree['eyes']): Finding {
+  const [severity, says] = EYES[how];
+  return finding({
+    code: 'tree.eyes',
+    severity,
+    subject: [ref, 'tree'],
+    says,
+    because:
+      how === 'separate'
+        ? 'Each connector is pulled along its back.'
+        : 'On one connector both legs and the bridge pull three ways: it turns, and its gate or its narrow side is loaded.',
+    remedy:
+      how === 'separate' ? '' : 'Use a rigging plate or a swivel with eyes, or hang the end on a point of its own.',
+  });
+}
+
+/** A long device that bends over wood is pulled sideways, where none of them is strong. */
+export const sideLoadJudge: Judge = {
+  id: 'side-load',
+  subjects: (ctx) =>
+    treeOf(ctx)
+      ? ctx.setup.attachments.filter((a) => a.use === 'carries' && deviceOf(a)?.item).map((a) => a.end.id)
+      : [],
+  claims: (ref) => [about(ref, 'side')],
+  judge: (ref, ctx) => sideLoad(ref, deviceOf(ctx.index.ownerOf(ref)!)!.item!, treeOf(ctx)!.deviceLies),
+  reads: (ref) => [ref],
+};
+
+function sideLoad(
+  ref: Ref,
+  { name, family }: { readonly name: string; readonly family: Parameters<typeof traitsOf>[0] },
+  lies: Tree['deviceLies'],
+): Finding[] {
+  const long = traitsOf(family).tuned;
+  const severity: Severity = lies === 'free' ? 'clear' : lies === 'unknown' ? 'untested' : long ? 'stop' : 'mind';
+  return [
+    finding({
+      code: 'tree.side-load',
+      severity,
+      subject: [ref, 'tree'],
+      says:
+        lies === 'free'
+          ? `Where one works ${literal(name)} hangs free.`
+          : lies === 'unknown'
+            ? `It is not said whether ${literal(name)} comes to lie over a limb.`
+            : `${literal(name)} lies over a limb or the stem while it is loaded.`,
+      because:
+        lies === 'free'
+          ? 'It is pulled along, as it is made to be.'
+          : long
+            ? 'It is long: over wood it is bent, its arm is pressed, and it lets go or jams.'
+            : 'Over wood it is pulled sideways or pressed, and can let go.',
+      remedy: lies === 'free' ? '' : 'Stand so that it hangs free, redirect the line, or shorten the tether.',
+    }),
+  ];
+}

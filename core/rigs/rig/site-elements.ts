@@ -1,0 +1,38 @@
+import { z } from 'zod';
+import { choice, measure } from '../../things/gear/index.ts';
+import { said } from './said.ts';
+import { treeSchema } from './tree-elements.ts';
+
+export const WEATHER = { dry: 'Dry', wet: 'Wet', icy: 'Icy' } as const;
+
+/** Where it happens. Heights are above the ground. */
+export const siteSchema = z.strictObject({
+  anchorHeightM: measure('lengthM', 0, 300, 'Anchor above the ground', '0: not said.'),
+  stanceHeightM: measure('lengthM', 0, 299, 'Next stance above the ground', '0 when you go to the ground.'),
+  extraLineM: measure(
+    'lengthM',
+    0,
+    100,
+    'Extra rope on the way',
+    'Where the line is not straight down, or the stance lies aside.',
+  ),
+  edge: said(
+    { none: 'No edge', rounded: 'A rounded edge', padded: 'A sharp edge, padded', sharp: 'A sharp edge' },
+    'none',
+    'The rope runs over',
+    undefined,
+    'Not known',
+  ),
+  slant: said(
+    { plumb: 'Straight down', slanting: 'Aslant, by more than 20°' },
+    'plumb',
+    'The rope one goes up hangs',
+    'A rope that slants pulls a clamp sideways, and can come out of it.',
+  ),
+  steepness: choice({ low: 'Low angle', steep: 'Steep', free: 'Hanging free' }, 'Ground'),
+  weather: choice(WEATHER, 'Rope and device are'),
+  /** null: not in a tree. */
+  tree: treeSchema.nullable(),
+});
+
+export type Site = z.infer<typeof siteSchema>;

@@ -1,0 +1,188 @@
+// @vitest-environment jsdom
+import { act, cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { Route } from 'react-router';
+import { assess } from '@core/answers/assess';
+import { buildCheck } from '@core/answers/check';
+import { METRIC, fillTemplate } from '@core/foundations/finding';
+import type { CheckRecord } from '@core/records/log';
+import { withFields, withItem } from '@core/rigs/rig';
+import { changed, club, rappelDouble, SETUPS } from '@core/samples';
+import { showPage } from '../../../app/place.test-help';
+import { FakeLocks } from '../../../ui/locks.test-help';
+import { SETTLE_MS } from '../../../ui/useSettled';
+import { CheckPage } from './CheckPage';
+
+const assessment = assess(rappelDouble);
+const items = buildCheck(rappelDouble, assessment.findings);
+const record = (mode: CheckRecord['mode']): CheckRecord => ({
+  id: 'c1',
+  mode,
+  setup: rappelDouble,
+  verdict: assessment.verdict,
+  items: items.slice(0, 3),
+  events: [],
+  startedAt: '2026-01-01T00:00:00.000Z',
+  endedAt: null,
+  outcome: 'running',
+  note: '',
+});
+
+beforeEach(() => {
+  vi.useFakeTimers();
+  Object.defineProperty(navigator, 'locks', { value: new FakeLocks(), configurable: true });
+});
+afterEach(() => {
+  cleanup();
+  vi.useRealTimers();
+  localStorage.clear();
+});
+
+const look = (ms = SETTLE_MS) => act(() => vi.advanceTimersByTimeAsync(ms));
+async function show(mode: CheckRecord['mode'] = 'alone', checks = [record(mode)]) {
+  const page = showPage({
+    path: 'check/:checkId',
+    at: 'check/c1',
+    element: <CheckPage />,
+    data: { checks },
+    more: <Route path=":workspace/log/:checkId" element={<p>The record</p>} />,
+  });
+  await look();
+  return { ...page, events: () => page.data().checks[0]!.events, outcome: () => page.data().checks[0]!.outcome };
+}
+const halves = (who: 'climber' | 'partner' = 'climber') =>
+  within(document.querySelector<HTMLElement>(`[data-half="${who}"]`)!);
+const expected = (n: number) => fillTemplate(items[n]!.expected, items[n]!.numbers, METRIC);
+const answer = (n: number, who?: 'climber' | 'partner') =>
+  halves(who).getByRole<HTMLButtonElement>('button', { name: expected(n) });
+const anyAnswer = () => halves().getAllByRole('button')[0]!;
+
+describe('one tap, one item', () => {
+  it('a second tap right after the first does not answer the next item', async () => {
+    const { events } = await show();
+    fireEvent.click(answer(0));
+    fireEvent.click(anyAnswer());
+    await look(150);
+    fireEvent.click(anyAnswer());
+    expect(events().map((e) => e.itemId)).toEqual([items[0]!.id]);
+    await look();
+    fireEvent.click(answer(1));
+    expect(events().map((e) => e.itemId)).toEqual([items[0]!.id, items[1]!.id]);
+  });
+
+  it('nor does it close the check unseen', async () => {
+    const { outcome } = await show();
+    for (const n of [0, 1, 2]) {
+      fireEvent.click(answer(n));
+      if (n < 2) await look();
+    }
+    const close = screen.getByRole<HTMLButtonElement>('button', { name: 'Close the check' });
+    fireEvent.click(close);
+    expect(outcome()).toBe('running');
+    await look();
+    fireEvent.click(close);
+    expect(outcome()).toBe('complete');
+    expect(screen.getByText('The record')).toBeTruthy();
+  });
+
+  it('face to face, both halves answer each item, and only then does the next one come', async () => {
+    const { events } = await show('face-to-face');
+    fireEvent.click(answer(0));
+    expect(halves().getByText(/Your answer is kept/)).toBeTruthy();
+    fireEvent.click(answer(0, 'partner'));
+    await look();
+    expect(answer(1)).toBeTruthy();
+    expect(events().map((e) => (e.type === 'saw' ? e.who : ''))).toEqual(['climber', 'partner']);
+  });
+
+  it('another answer stops; what was put right is written down and the item is looked at again', async () => {
+    const { events } = await show();
+    const wrong = fillTemplate(items[0]!.others[0]!, items[0]!.numbers, METRIC);
+    fireEvent.click(halves().getByRole('button', { name: wrong }));
+    expect(halves().getByText('Stop.')).toBeTruthy();
+    const put = halves().getByRole<HTMLButtonElement>('button', { name: 'Put right: check it again' });
+    expect(put.disabled).toBe(true);
+    fireEvent.change(halves().getByLabelText('What was put right?'), { target: { value: 'buckled again' } });
+    expect(localStorage.getItem(`zevrin-draft/mine/repair/c1/${items[0]!.id}`)).toContain('buckled again');
+    fireEvent.click(put);
+    expect(events().at(-1)).toMatchObject({ type: 'fixed', note: 'buckled again' });
+    await look();
+    fireEvent.click(answer(0));
+    expect(events().at(-1)).toMatchObject({ type: 'saw', asExpected: true });
+  });
+});
+
+describe('a check that runs in another tab', () => {
+  it('can be read and not answered, until it is taken over', async () => {
+    const running = new Promise<void>(() => undefined);
+    void navigator.locks.request('zevrin-check-mine-c1', {}, () => running).catch(() => undefined);
+    const { events } = await show();
+    expect(screen.getByText(/This check runs in another tab/)).toBeTruthy();
+    expect(answer(0).disabled).toBe(true);
+    fireEvent.click(answer(0));
+    expect(events()).toEqual([]);
+    fireEvent.click(screen.getByRole('button', { name: 'Go on in this tab' }));
+    await look();
+    expect(screen.queryByText(/This check runs in another tab/)).toBeNull();
+    fireEvent.click(answer(0));
+    expect(events()).toHaveLength(1);
+  });
+});
+
+describe('a risk that is left open', () => {
+  const ofOpen = (setup: typeof rappelDouble): CheckRecord => ({
+    ...record('alone'),
+    setup,
+    verdict: assess(setup).verdict,
+    items: buildCheck(setup, assess(setup).findings).filter((i) => i.kind === 'open-finding'),
+  });
+  const icy = ofOpen(changed(rappelDouble, { site: { weather: 'icy' }, hitch: { wraps: 5 } }));
+  const known = { ...icy, items: icy.items.filter((i) => i.title === 'Mind').slice(0, 1) };
+  const reason = () => halves().getByLabelText<HTMLInputElement>(/Why can it stay so/);
+  const accept = () => halves().getByRole<HTMLButtonElement>('button', { name: /^Accepted by/, hidden: true });
+
+  it('is accepted by name, with a reason of some words, which outlives a reload while it is typed', async () => {
+    const { events } = await show('alone', [known]);
+    expect(accept().disabled).toBe(true);
+    fireEvent.change(reason(), { target: { value: 'no' } });
+    expect(accept().disabled).toBe(true);
+    fireEvent.change(reason(), { target: { value: 'Belayed from above.' } });
+    expect(localStorage.getItem(`zevrin-draft/mine/accept/c1/${known.items[0]!.id}/climber`)).toContain('Belayed');
+    expect(accept().textContent).toContain('Ilse Marrowby');
+    fireEvent.click(accept());
+    expect(events()).toMatchObject([{ type: 'accepted', who: 'climber', reason: 'Belayed from above.' }]);
+    expect(localStorage.getItem(`zevrin-draft/mine/accept/c1/${known.items[0]!.id}/climber`)).toBeNull();
+    await look();
+    expect(screen.getByRole('button', { name: 'Close the check' })).toBeTruthy();
+  });
+  it('stays open when what was typed is taken back, and is open where a reason was begun', async () => {
+    await show('alone', [known]);
+    const panel = () => halves().getByText('Go on with it as it is').closest('details')!;
+    expect(panel().open).toBe(false);
+    panel().open = true;
+    fireEvent.change(reason(), { target: { value: 'Low' } });
+    fireEvent.change(reason(), { target: { value: '' } });
+    expect(panel().open).toBe(true);
+    fireEvent.change(reason(), { target: { value: 'Low above' } });
+    cleanup();
+    await show('alone', [known]);
+    expect(panel().open).toBe(true);
+    expect(reason().value).toBe('Low above');
+  });
+  it('nobody is asked to accept that a hand is all that holds', async () => {
+    const tube = withFields(withItem(SETUPS.lower, 'device', club.groovedTube), 'device', {
+      brakeLed: 'redirected',
+      brakeSide: 'grooves',
+    });
+    const alone = ofOpen(tube);
+    const items = alone.items.filter((i) => i.id.startsWith('finding:hold.hand-alone'));
+    expect(items).toHaveLength(1);
+    await show('alone', [{ ...alone, items }]);
+    expect(halves().queryByText('Go on with it as it is')).toBeNull();
+    expect(halves().getByText('What holds when the hand lets go?')).toBeTruthy();
+  });
+  it('what is looked at and tried has no such way out', async () => {
+    await show();
+    expect(halves().queryByText('Go on with it as it is')).toBeNull();
+  });
+});

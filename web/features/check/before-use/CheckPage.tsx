@@ -1,0 +1,170 @@
+import { Link, Navigate, useNavigate, useParams } from 'react-router';
+import { partnersCheck, systemOf } from '@core/answers/check';
+import {
+  checkers,
+  confirmers,
+  endCheck,
+  itemStatus,
+  nextItem,
+  putRight,
+  sawEvent,
+  withEvent,
+  type CheckRecord,
+} from '@core/records/log';
+import { NotFound } from '../../../app/NotFound';
+import { useTitle } from '../../../app/useTitle';
+import { SaveIndicator } from '../../../app/SaveIndicator';
+import { usePlace } from '../../../app/place';
+import { put } from '../../../storage/changes';
+import { useAppDispatch, useWorkspace } from '../../../store/hooks';
+import { recorded } from '../../../store/workspace-slice';
+import { ConfirmButton } from '../../../ui/ConfirmButton';
+import { SeverityMark } from '../../../ui/SeverityMark';
+import { tabsAreToldApart, useOneTab } from '../../../ui/useOneTab';
+import { useSettled } from '../../../ui/useSettled';
+import { useWakeLock } from '../../../ui/useWakeLock';
+import { CheckHalf } from './CheckHalf';
+
+export function CheckPage() {
+  const { checkId } = useParams();
+  const { name } = usePlace();
+  const record = useWorkspace().checks.find((c) => c.id === checkId);
+  if (!record)
+    return (
+      <main>
+        <NotFound what="This check" />
+      </main>
+    );
+  if (record.outcome !== 'running') return <Navigate to={`/${name}/log/${record.id}`} replace />;
+  return <RunningCheck record={record} />;
+}
+
+function RunningCheck({ record }: { record: CheckRecord }) {
+  useTitle(`Check of ${record.setup.name}`);
+  const { name } = usePlace();
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  useWakeLock();
+  const { holder, takeOver } = useOneTab(`zevrin-check-${name}-${record.id}`);
+  const item = nextItem(record);
+  const save = (next: CheckRecord) => {
+    if (next !== record) dispatch(recorded([put('checks', record, next)]));
+  };
+  const now = () => new Date().toISOString();
+  const end = (outcome: 'complete' | 'abandoned') => {
+    save(endCheck(record, outcome, now()));
+    void navigate(`/${name}/log/${record.id}`);
+  };
+  const done = record.items.filter((i) => itemStatus(record, i).state === 'done').length;
+  const systems = partnersCheck(record.setup);
+  const facing = record.mode === 'face-to-face';
+  const names = {
+    climber: checkers(record.setup).climber ?? 'Climber',
+    partner: checkers(record.setup).partner ?? 'Partner',
+  };
+  const half = (who: 'climber' | 'partner') =>
+    item && (
+      <CheckHalf
+        key={`${item.id}/${who}/${record.events.filter((e) => e.itemId === item.id && e.type === 'fixed').length}`}
+        record={record}
+        item={item}
+        status={itemStatus(record, item)}
+        who={who}
+        name={names[who]}
+        turned={who === 'partner'}
+        answers={holder === 'here'}
+        onAnswer={(answer) => save(withEvent(record, sawEvent(item, who, answer, now())))}
+        onAccept={(reason) => save(withEvent(record, { type: 'accepted', itemId: item.id, who, reason, at: now() }))}
+        onFixed={(note) => save(putRight(record, item, note, now()))}
+      />
+    );
+
+  return (
+    <main className="mx-auto flex h-dvh max-w-3xl flex-col bg-surface">
+      <h1 className="sr-only">Check of {record.setup.name}</h1>
+      {holder === 'elsewhere' && (
+        <p role="status" className="flex flex-wrap items-center gap-3 bg-mind-wash px-4 py-2 text-mind">
+          <span className="min-w-0 shrink grow basis-52">
+            This check runs in another tab. Here it can be read, not answered.
+          </span>
+          <button type="button" className="btn" onClick={takeOver}>
+            Go on in this tab
+          </button>
+        </p>
+      )}
+      {!tabsAreToldApart() && (
+        <p className="bg-sunk px-4 py-1 text-sm text-ink-2">
+          This browser does not tell whether the check is open in another tab too. Answer in one only.
+        </p>
+      )}
+      {item ? (
+        <>
+          {facing && half('partner')}
+          <div className="flex items-center gap-3 border-y-2 border-ink bg-paper px-3 py-1">
+            <Link to={`/${name}/setups/${record.setup.id}`} className="btn border-0 bg-transparent px-2">
+              Leave
+            </Link>
+            <div
+              className="flex-1"
+              role="progressbar"
+              aria-label="Things looked at"
+              aria-valuemin={0}
+              aria-valuemax={record.items.length}
+              aria-valuenow={done}
+            >
+              <div className="flex gap-0.5">
+                {record.items.map((i, place) => {
+                  const { state } = itemStatus(record, i);
+                  const next = place > 0 && systems && systemOf(i) !== systemOf(record.items[place - 1]!);
+                  return (
+                    <span
+                      key={i.id}
+                      className={`h-2.5 flex-1 rounded-sm ${next ? 'ml-1.5' : ''} ${state === 'done' ? 'bg-act' : state === 'failed' ? 'bg-stop' : i.id === item.id ? 'bg-ink-2' : 'bg-line'}`}
+                    />
+                  );
+                })}
+              </div>
+            </div>
+            <SaveIndicator />
+            <ConfirmButton
+              className="btn border-0 bg-transparent px-2"
+              title="End this check unfinished?"
+              text="It is kept in the log as unfinished. A new check begins from the start."
+              confirm="End it"
+              onConfirm={() => end('abandoned')}
+            >
+              End
+            </ConfirmButton>
+          </div>
+          {half('climber')}
+        </>
+      ) : (
+        <div className="m-auto grid max-w-md gap-4 p-6 text-center">
+          <p className="text-2xl font-bold">All {record.items.length} things looked at</p>
+          <p className="text-ink-2">
+            {confirmers(record.mode).length === 2
+              ? `${names.climber} and ${names.partner} each said what they saw.`
+              : `${names.climber} said what was seen.`}{' '}
+            Nothing else was looked at.
+          </p>
+          {record.verdict !== 'clear' && (
+            <p className="flex items-center justify-center gap-2">
+              The plan was <SeverityMark severity={record.verdict} withWord />
+            </p>
+          )}
+          <Close onClose={() => end('complete')} disabled={holder !== 'here'} />
+        </div>
+      )}
+    </main>
+  );
+}
+
+/** Not at once: the tap that answered the last item must not close what nobody has read. */
+function Close({ onClose, disabled }: { onClose: () => void; disabled: boolean }) {
+  const settled = useSettled('close');
+  return (
+    <button type="button" className="btn btn-act min-h-14 text-lg" disabled={disabled || !settled} onClick={onClose}>
+      Close the check
+    </button>
+  );
+}

@@ -1,0 +1,109 @@
+import { format } from 'date-fns';
+import { Link, Navigate, useParams } from 'react-router';
+import { fillTemplate } from '@core/foundations/finding';
+import { checkers, itemStatus, quickAnswers, type CheckRecord } from '@core/records/log';
+import { slotsOf } from '@core/rigs/elements';
+import { NotFound } from '../../../app/NotFound';
+import { useTitle } from '../../../app/useTitle';
+import { usePreferences } from '../../../app/preferences';
+import { usePlace } from '../../../app/place';
+import { useWorkspace } from '../../../store/hooks';
+import { SeverityMark } from '../../../ui/SeverityMark';
+import { CHECK_OUTCOMES } from './LogPage';
+
+/** A check as it was: the set-up of its time, each item, who saw what and when, what was put right. */
+export function RecordPage() {
+  const { checkId } = useParams();
+  const { name } = usePlace();
+  const { checks, setups } = useWorkspace();
+  const record = checks.find((c) => c.id === checkId);
+  useTitle(record ? `Check of ${record.setup.name}` : 'Log');
+  if (!record) return <NotFound what="This entry of the log" />;
+  if (record.outcome === 'running') return <Navigate to={`/${name}/check/${record.id}`} replace />;
+  const { setup } = record;
+  const gear = slotsOf(setup).flatMap(({ kind, item }) => (kind !== 'person' && item ? [item] : []));
+  return (
+    <div className="mx-auto max-w-3xl px-4 py-6">
+      <h1>{setup.name}</h1>
+      <p className="mt-1 text-ink-2">
+        {CHECK_OUTCOMES[record.outcome]}, {record.mode === 'alone' ? 'alone' : 'face to face'},{' '}
+        {format(record.startedAt, 'd MMM yyyy HH:mm')}
+        {record.endedAt && ` to ${format(record.endedAt, 'HH:mm')}`}. The plan was then:{' '}
+        <SeverityMark severity={record.verdict} withWord size={16} />
+      </p>
+      <Noted record={record} />
+      <p className="mt-2">
+        <span className="font-semibold">With</span> {gear.map((item) => item.name).join(', ')}.
+      </p>
+      <div className="mt-3 flex flex-wrap gap-3">
+        <Link className="btn btn-act" to={`/${name}/log/use/new?setup=${setup.id}`}>
+          Log the use
+        </Link>
+        {setups.some((s) => s.id === setup.id) && (
+          <Link className="btn" to={`/${name}/setups/${setup.id}`}>
+            To the set-up
+          </Link>
+        )}
+      </div>
+      <ol className="mt-5 divide-y divide-line border-y border-line">
+        {record.items.map((item) => (
+          <RecordItem key={item.id} record={record} item={item} />
+        ))}
+      </ol>
+    </div>
+  );
+}
+
+/** What whoever reads the record should see first: risks that were accepted, and answers that came too quickly to have looked. */
+function Noted({ record }: { record: CheckRecord }) {
+  const accepted = record.events.filter((e) => e.type === 'accepted').length;
+  const quick = quickAnswers(record).length;
+  if (accepted + quick === 0) return null;
+  return (
+    <p className="mt-2 rounded-lg bg-mind-wash px-3 py-2 text-mind">
+      {accepted > 0 &&
+        `${accepted === 1 ? '1 risk was accepted as it is' : `${accepted} risks were accepted as they are`}, with a reason. `}
+      {quick > 0 && `${quick} ${quick === 1 ? 'answer' : 'answers'} came within two seconds: too quick to have looked.`}
+    </p>
+  );
+}
+
+function RecordItem({ record, item }: { record: CheckRecord; item: CheckRecord['items'][number] }) {
+  const reader = usePreferences();
+  const who = {
+    climber: checkers(record.setup).climber ?? 'Climber',
+    partner: checkers(record.setup).partner ?? 'Partner',
+  };
+  const { state } = itemStatus(record, item);
+  const events = record.events.filter((e) => e.itemId === item.id);
+  return (
+    <li className="grid gap-x-4 px-2 py-2.5 sm:grid-cols-[13rem_1fr]">
+      <span className="font-semibold">{item.title}</span>
+      <span>
+        {events.length === 0 && <span className="text-ink-2">Not looked at</span>}
+        {events.map((event, i) => (
+          <span key={i} className="block">
+            <span className="num text-sm text-ink-2">{format(event.at, 'HH:mm:ss')}</span>{' '}
+            {event.type === 'saw' ? (
+              <>
+                {who[event.who]}:{' '}
+                <span className={event.asExpected ? '' : 'font-semibold text-stop'}>
+                  {fillTemplate(event.answer, item.numbers, reader)}
+                </span>
+              </>
+            ) : event.type === 'accepted' ? (
+              <>
+                <span className="font-semibold text-mind">Accepted as it is by {who[event.who]}:</span> {event.reason}
+              </>
+            ) : event.type === 'again' ? (
+              <>Looked at again: “{record.items.find((i) => i.id === event.because)?.title}” was put right</>
+            ) : (
+              <>Put right: {event.note}</>
+            )}
+          </span>
+        ))}
+        {events.length > 0 && state !== 'done' && <span className="font-semibold text-mind">Not closed</span>}
+      </span>
+    </li>
+  );
+}

@@ -1,4 +1,0 @@
-import type { Combination } from '@core/choose';
-
-/** What tells one combination of a search from another. */
-export const combinationKey = ({ picks }: Combination): string => picks.map((p) => `${p.ref}:${p.itemId}`).join();

@@ -1,2 +1,0 @@
-/** A part of the build by itself: see `in-turns.ts`. */
-export * from '@core/between';

@@ -1,3 +1,0 @@
-/** A part of the build by itself: see `in-turns.ts`. */
-export { brakeFigures, hitchFindings } from '@core/friction';
-export { hitchClearance, lineLengthFindings, ropeBudgetFindings } from '@core/geometry';
