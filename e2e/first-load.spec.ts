@@ -49,7 +49,10 @@ test('the page names the files that it is going to load for an address, so that 
   for (const [address, parts] of [
     ['/', ['app/StartPage.tsx', 'features/take/first-answer/StartJobs.tsx']],
     ['/demo/setups', ['app/Inside.tsx', 'features/rig/setups/SetupsPage.tsx', 'app/demo-data.ts']],
-    ['/mine/setups/some-id', ['app/Inside.tsx', 'features/rig/setups/SetupPage.tsx', 'features/rig/setups/SetupView.tsx']],
+    [
+      '/mine/setups/some-id',
+      ['app/Inside.tsx', 'features/rig/setups/SetupPage.tsx', 'features/rig/setups/SetupView.tsx'],
+    ],
     ['/mine/quick', ['app/Inside.tsx', 'features/take/first-answer/QuickPage.tsx']],
   ] as const) {
     const html = await (await page.request.get(address)).text();

@@ -3,7 +3,15 @@
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { assessPlain } from '../core/answers/assess/index.ts';
 import type { Finding } from '../core/foundations/finding/index.ts';
-import { fieldsOf, removablesOf, setupSchema, withField, without, type Field, type Setup } from '../core/rigs/rig/index.ts';
+import {
+  fieldsOf,
+  removablesOf,
+  setupSchema,
+  withField,
+  without,
+  type Field,
+  type Setup,
+} from '../core/rigs/rig/index.ts';
 import { filled, SETUPS } from '../core/samples/index.ts';
 
 const file = new URL('../docs/mutations-of-setups.md', import.meta.url);

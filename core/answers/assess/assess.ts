@@ -1,6 +1,13 @@
 import type { WayReport } from '../../things/connector/index.ts';
 import { waysLeft } from '../../rigs/pairs/index.ts';
-import { overall, worstFirst, type Finding, type FindingCode, type Ref, type Severity } from '../../foundations/finding/index.ts';
+import {
+  overall,
+  worstFirst,
+  type Finding,
+  type FindingCode,
+  type Ref,
+  type Severity,
+} from '../../foundations/finding/index.ts';
 import type { BrakeFigures } from '../../things/friction/index.ts';
 import type { Clearance, HitchReach, RopeBudget } from '../../things/geometry/index.ts';
 import { holdFindings } from '../redundancy/index.ts';

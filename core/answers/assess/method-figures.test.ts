@@ -48,7 +48,13 @@ import {
 import { trialsAtMost } from '../../things/tuning/index.ts';
 import { club } from '../../samples/index.ts';
 import { constant, threshold, type ConstantId } from '../../foundations/sources/index.ts';
-import { around, exactly, interval, timesIndependent, STANDARD_GRAVITY_M_PER_S2 } from '../../foundations/units/index.ts';
+import {
+  around,
+  exactly,
+  interval,
+  timesIndependent,
+  STANDARD_GRAVITY_M_PER_S2,
+} from '../../foundations/units/index.ts';
 
 /*
  * docs/method.md is what a careful reader checks us by: every figure in what is written there by hand is computed here and compared with what is

@@ -1,6 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { METRIC, renderFinding, SEVERITIES, type Severity } from '../../foundations/finding/index.ts';
-import { itemSchema, personSchema, typicalItems, typicalPerson, typicalValues, type Rope } from '../../things/gear/index.ts';
+import {
+  itemSchema,
+  personSchema,
+  typicalItems,
+  typicalPerson,
+  typicalValues,
+  type Rope,
+} from '../../things/gear/index.ts';
 import { wellRigged, withFields, withItem, type Setup } from '../../rigs/rig/index.ts';
 import { club, SETUPS, variedSetups } from '../../samples/index.ts';
 import { slotsOf } from '../../rigs/elements/index.ts';

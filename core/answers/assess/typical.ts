@@ -1,4 +1,12 @@
-import { finding, findingKeys, literal, worse, type Finding, type Ref, type Severity } from '../../foundations/finding/index.ts';
+import {
+  finding,
+  findingKeys,
+  literal,
+  worse,
+  type Finding,
+  type Ref,
+  type Severity,
+} from '../../foundations/finding/index.ts';
 import {
   assumedIn,
   fieldMeta,

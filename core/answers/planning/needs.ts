@@ -1,7 +1,15 @@
 import { assess } from '../assess/index.ts';
 import { seatKind } from '../../things/connector/index.ts';
 import type { FindingNumber } from '../../foundations/finding/index.ts';
-import { diameterOf, JOB_FACTS, JOBS, servesJob, type Device, type Item, type ItemOf } from '../../things/gear/index.ts';
+import {
+  diameterOf,
+  JOB_FACTS,
+  JOBS,
+  servesJob,
+  type Device,
+  type Item,
+  type ItemOf,
+} from '../../things/gear/index.ts';
 import { slotsOf, type Slot } from '../../rigs/elements/index.ts';
 import { descentOf, ropeSlots, type Setup } from '../../rigs/rig/index.ts';
 import { threshold } from '../../foundations/sources/index.ts';

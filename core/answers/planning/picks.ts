@@ -1,6 +1,14 @@
 import { strengthLeftKn, waysOf, type Way } from '../../things/connector/index.ts';
 import type { Ref } from '../../foundations/finding/index.ts';
-import { JOB_FACTS, MUNTER, type Connector, type Device, type Item, type ItemOf, type Rope } from '../../things/gear/index.ts';
+import {
+  JOB_FACTS,
+  MUNTER,
+  type Connector,
+  type Device,
+  type Item,
+  type ItemOf,
+  type Rope,
+} from '../../things/gear/index.ts';
 import { slotsOf, type Slot } from '../../rigs/elements/index.ts';
 import { indexOf, mainConnector, placeOf, withAll, type Change, type Setup } from '../../rigs/rig/index.ts';
 

@@ -1,4 +1,11 @@
-import { sentence, SEVERITIES, worse, type Finding, type Sentence, type Severity } from '../../foundations/finding/index.ts';
+import {
+  sentence,
+  SEVERITIES,
+  worse,
+  type Finding,
+  type Sentence,
+  type Severity,
+} from '../../foundations/finding/index.ts';
 import { ropeInDevice } from '../../things/fit/index.ts';
 import { hitchOnRope } from '../../things/friction/index.ts';
 import {

@@ -1,4 +1,12 @@
-import { doubtedBy, DOUBTS, quoted, sentence, type Finding, type Ref, type Severity } from '../../foundations/finding/index.ts';
+import {
+  doubtedBy,
+  DOUBTS,
+  quoted,
+  sentence,
+  type Finding,
+  type Ref,
+  type Severity,
+} from '../../foundations/finding/index.ts';
 import { handOffIn, inGuideMode } from '../../things/fit/index.ts';
 import { traitsOf } from '../../things/gear/index.ts';
 import type { Context } from '../../rigs/elements/index.ts';

@@ -1,5 +1,11 @@
 import { finding, literal, type Finding, type FindingNumber, type Ref } from '../../foundations/finding/index.ts';
-import { diameterOf, ROPE_CONSTRUCTIONS, type Cord, type Rope, type RopeConstruction } from '../../things/gear/index.ts';
+import {
+  diameterOf,
+  ROPE_CONSTRUCTIONS,
+  type Cord,
+  type Rope,
+  type RopeConstruction,
+} from '../../things/gear/index.ts';
 import { hitchOf, ropeSlots } from '../rig/index.ts';
 import { constant, threshold, type ConstantId } from '../../foundations/sources/index.ts';
 import { exactly } from '../../foundations/units/index.ts';

@@ -11,7 +11,14 @@ import {
   type DeviceEnd,
 } from '../rig/index.ts';
 import { constant, threshold } from '../../foundations/sources/index.ts';
-import { exactly, interval, plus, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../../foundations/units/index.ts';
+import {
+  exactly,
+  interval,
+  plus,
+  scale,
+  STANDARD_GRAVITY_M_PER_S2,
+  type Interval,
+} from '../../foundations/units/index.ts';
 import { jobLoadKn } from '../../things/connector/index.ts';
 import { loadParts, type Context } from './context.ts';
 import { about, type Judge } from './judge.ts';

@@ -1,5 +1,12 @@
 import { jobLoadKn } from '../../things/connector/index.ts';
-import { about as named, finding, type Finding, type Ref, literal, strengthAgainst } from '../../foundations/finding/index.ts';
+import {
+  about as named,
+  finding,
+  type Finding,
+  type Ref,
+  literal,
+  strengthAgainst,
+} from '../../foundations/finding/index.ts';
 import { armReach } from '../../things/geometry/index.ts';
 import { deviceOf, mainConnector, slingOf, type SlingPiece } from '../rig/index.ts';
 import { constant } from '../../foundations/sources/index.ts';

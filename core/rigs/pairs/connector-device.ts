@@ -11,9 +11,25 @@ import {
   withOwnTests,
   type WayReport,
 } from '../../things/connector/index.ts';
-import { about as named, finding, SEVERITIES, type Finding, type Ref, literal } from '../../foundations/finding/index.ts';
+import {
+  about as named,
+  finding,
+  SEVERITIES,
+  type Finding,
+  type Ref,
+  literal,
+} from '../../foundations/finding/index.ts';
 import { diameterOf } from '../../things/gear/index.ts';
-import { between, connectorAt, devices, fits, loadParts, namesAt, type Context, type Judge } from '../elements/index.ts';
+import {
+  between,
+  connectorAt,
+  devices,
+  fits,
+  loadParts,
+  namesAt,
+  type Context,
+  type Judge,
+} from '../elements/index.ts';
 import { besideConnector, deviceOf, mainConnector, ropeIdsOf, type Attachment } from '../rig/index.ts';
 
 const hung = (ctx: Context): Ref[] => devices(ctx).filter((ref) => mainConnector(ctx.attachment(ref)) !== null);

@@ -1,4 +1,12 @@
-import { finding, literal, tooLittle, tooMuch, type Finding, type Ref, type Severity } from '../../foundations/finding/index.ts';
+import {
+  finding,
+  literal,
+  tooLittle,
+  tooMuch,
+  type Finding,
+  type Ref,
+  type Severity,
+} from '../../foundations/finding/index.ts';
 import { hauledM, haulThreeDownN, haulThreeN } from '../../things/geometry/index.ts';
 import { about, type Context, type Judge } from '../elements/index.ts';
 import { deviceOf, ropeIdsOf, casualtyOf } from '../rig/index.ts';

@@ -14,7 +14,14 @@ import { feedingWeightKg, feedsAboveM, groundReachedBelowM } from '../../things/
 import { about, type Context, type Judge } from '../elements/index.ts';
 import { deviceOf, linesOf, type Attachment, type RigLine } from '../rig/index.ts';
 import { constant, threshold } from '../../foundations/sources/index.ts';
-import { exactly, interval, plus, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../../foundations/units/index.ts';
+import {
+  exactly,
+  interval,
+  plus,
+  scale,
+  STANDARD_GRAVITY_M_PER_S2,
+  type Interval,
+} from '../../foundations/units/index.ts';
 
 /** A grab that somebody climbs with alone, on a rope from above. */
 export const isSelfBelay = (a: Attachment, ctx: Context): boolean =>

@@ -1,4 +1,11 @@
-import { finding, literal, type Finding, type FindingNumber, type Ref, type Severity } from '../../foundations/finding/index.ts';
+import {
+  finding,
+  literal,
+  type Finding,
+  type FindingNumber,
+  type Ref,
+  type Severity,
+} from '../../foundations/finding/index.ts';
 import { traitsOf, type Person, JOB_FACTS } from '../../things/gear/index.ts';
 import { overChinMm, ropeWalkLengths, slingMm, type RopeWalkLengths } from '../../things/geometry/index.ts';
 import { about, between, type Claim, type Context, type Judge } from '../elements/index.ts';

@@ -1,4 +1,10 @@
-import { finding, type Finding, type FindingNumber, literal, strengthAgainst } from '../../foundations/finding/index.ts';
+import {
+  finding,
+  type Finding,
+  type FindingNumber,
+  literal,
+  strengthAgainst,
+} from '../../foundations/finding/index.ts';
 import { exactly, interval, type Interval } from '../../foundations/units/index.ts';
 import { endMeasures, seatThicknessMm } from './clearance.ts';
 import { alongKn, offSpineShare } from './strength-left.ts';

@@ -1,6 +1,14 @@
 import type { BrakeKind } from '../gear/index.ts';
 import { constant, type ConstantId } from '../../foundations/sources/index.ts';
-import { exactly, mapRising, minus, plus, scale, timesIndependent, type Interval } from '../../foundations/units/index.ts';
+import {
+  exactly,
+  mapRising,
+  minus,
+  plus,
+  scale,
+  timesIndependent,
+  type Interval,
+} from '../../foundations/units/index.ts';
 import { overPossible, shiftOf } from './conditions.ts';
 import { thinness, tubeExponent, type TubeInput } from './tube.ts';
 

@@ -1,4 +1,11 @@
-import { finding, type Finding, type FindingNumber, literal, strengthAgainst, tooLittle } from '../../foundations/finding/index.ts';
+import {
+  finding,
+  type Finding,
+  type FindingNumber,
+  literal,
+  strengthAgainst,
+  tooLittle,
+} from '../../foundations/finding/index.ts';
 import { diameterOf, type Cord, type Harness, type Person, type Rope } from '../gear/index.ts';
 import { constant, threshold } from '../../foundations/sources/index.ts';
 import { exactly, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../../foundations/units/index.ts';
