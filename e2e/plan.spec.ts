@@ -1,5 +1,5 @@
 import { assess } from '../core/answers/assess/index.ts';
-import { combined, itemOf, openSetup, search, take, type Question } from '../core/answers/planning/index.ts';
+import { combined, itemOf, openSetup, search, take, type PlanQuestion } from '../core/answers/planning/index.ts';
 import { demoWorkspace } from '../core/samples/index.ts';
 import { codes, expect, open, saved, seriousAxe, test, verdict } from './helpers.ts';
 
@@ -18,7 +18,7 @@ test('plan a lead belay and take a combination: a whole set-up, planned and with
   await page.getByLabel('Who belays').selectOption({ label: ilse.name });
   await page.getByLabel('Anchor above the ground').fill('18');
   await page.getByLabel('Anchor above the ground').press('Tab');
-  const question: Question = {
+  const question: PlanQuestion = {
     template: 'belay-leader',
     site: { anchorHeightM: 18, weather: 'dry' },
     people: { climber: tomas, belayer: ilse },

@@ -1,5 +1,5 @@
 import type { WayTest } from '../things/connector/index.ts';
-import type { Ref } from '../foundations/finding/index.ts';
+import type { ElementId } from '../foundations/finding/index.ts';
 import { MUNTER, type Device, type Item, type Person } from '../things/gear/index.ts';
 import { callsMatter, downMatters, slotsOf } from '../rigs/elements/index.ts';
 import {
@@ -70,8 +70,8 @@ interface Made {
   readonly name: string;
   readonly at: string;
   readonly site: Partial<Site>;
-  readonly items: Readonly<Record<Ref, Item | Person>>;
-  readonly fields?: Readonly<Record<Ref, Readonly<Record<string, unknown>>>>;
+  readonly items: Readonly<Record<ElementId, Item | Person>>;
+  readonly fields?: Readonly<Record<ElementId, Readonly<Record<string, unknown>>>>;
   readonly note?: string;
 }
 
@@ -97,7 +97,7 @@ function made(template: TemplateId, { id, name, at, site, items, fields = {}, no
 }
 
 /** The places of a set-up that nobody has filled, for the tests. */
-export const openPlaces = (setup: Setup): Ref[] =>
+export const openPlaces = (setup: Setup): ElementId[] =>
   slotsOf(setup).flatMap((s) => (s.item === null && !s.optional ? [s.ref] : []));
 
 /** A doubled-rope rappel from the low spans of the viaduct, against which nothing is found. */

@@ -1,4 +1,4 @@
-import type { Ref } from '../foundations/finding/index.ts';
+import type { ElementId } from '../foundations/finding/index.ts';
 import type { Item, Person } from '../things/gear/index.ts';
 import { slotsOf } from '../rigs/elements/index.ts';
 import { variationsFor, wellRigged, withFields, withItem, type Setup } from '../rigs/rig/index.ts';
@@ -33,7 +33,7 @@ export function filled(setup: Setup): Setup {
 }
 
 /** A set-up with fields of several elements changed, each by its id; `site` is the place. */
-export const changed = (setup: Setup, fields: Readonly<Record<Ref, Readonly<Record<string, unknown>>>>): Setup =>
+export const changed = (setup: Setup, fields: Readonly<Record<ElementId, Readonly<Record<string, unknown>>>>): Setup =>
   Object.entries(fields).reduce((s, [ref, more]) => withFields(s, ref, more), setup);
 
 /** Every sample, and every sample with each variation added, complete and rigged as it is meant to be: what the laws of the rig are tried on. */

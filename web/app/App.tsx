@@ -14,13 +14,13 @@ import { PreferencesProvider } from './preferences';
 import { NotFound } from './NotFound';
 import { withinBase } from './base';
 import { Failed } from '../ui/Failed';
-import { part } from '../ui/part';
+import { lazyPart } from '../ui/part';
 import { Toasts } from '../ui/Toasts';
 
 const usePathname = () => useLocation().pathname;
 /** A page by itself: when it falls, the places around it stay. */
 const page = (what: string, load: () => Promise<ComponentType>) =>
-  part(what, load, { waiting: () => <p className="p-6 text-ink-2">Loading …</p>, useAbout: usePathname });
+  lazyPart(what, load, { waiting: () => <p className="p-6 text-ink-2">Loading …</p>, useAbout: usePathname });
 
 /** Everything of a workspace: the first page does without it. */
 const inside = () => import('./Inside');
@@ -33,7 +33,9 @@ if (/^\/demo(\/|$)/.test(withinBase(location.pathname)))
 const InWorkspace = page('The workspace', () => inside().then((m) => m.InWorkspace));
 const Shell = page('The frame of the page', () => inside().then((m) => m.Shell));
 
-const NewVersion = part('News of a version', () => import('./NewVersion').then((m) => m.NewVersion), { aside: true });
+const NewVersion = lazyPart('News of a version', () => import('./NewVersion').then((m) => m.NewVersion), {
+  aside: true,
+});
 const StartPage = page('The first page', () => import('./StartPage').then((m) => m.StartPage));
 const QuickPage = page('The six questions', () =>
   import('../features/take/first-answer/QuickPage').then((m) => m.QuickPage),

@@ -19,19 +19,19 @@ import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { nameOf } from '../storage/name-of';
 import { useAppDispatch, useAppSelector, useUnreadable } from '../store/hooks';
 import { redone, undone } from '../store/workspace-slice';
-import { part } from '../ui/part';
+import { lazyPart } from '../ui/part';
 import { hearSearchKey } from './search-key';
 import { usePreferences } from './preferences';
 import { SaveIndicator } from './SaveIndicator';
 import { usePlace } from './place';
 
 // Not needed for the first screen.
-const Finder = part('The search', () => import('../features/around/find/Finder').then((m) => m.Finder), {
+const Finder = lazyPart('The search', () => import('../features/around/find/Finder').then((m) => m.Finder), {
   aside: true,
   waiting: () => <span className="size-11" />,
 });
-const Trail = part('The way back', () => import('./Trail').then((m) => m.Trail));
-const Shortcuts = part('What the keys do', () => import('./Shortcuts').then((m) => m.Shortcuts), { aside: true });
+const Trail = lazyPart('The way back', () => import('./Trail').then((m) => m.Trail));
+const Shortcuts = lazyPart('What the keys do', () => import('./Shortcuts').then((m) => m.Shortcuts), { aside: true });
 
 const PLACES = [
   { to: 'setups', label: 'Set-ups', Icon: RouteIcon },

@@ -2,12 +2,12 @@ import { Link } from 'react-router';
 import { useTitle } from './useTitle';
 import { unsaved } from './open-sessions';
 import { SeverityMark } from '../ui/SeverityMark';
-import { part } from '../ui/part';
+import { lazyPart } from '../ui/part';
 import { isVocabulary, VOCABULARIES } from '@core/foundations/vocabulary';
 import { usePreferences } from './preferences';
 
 // The list of jobs needs the rigs: words and buttons stand first.
-const StartJobs = part(
+const StartJobs = lazyPart(
   'What one can do',
   () => import('../features/take/first-answer/StartJobs').then((m) => m.StartJobs),
   {

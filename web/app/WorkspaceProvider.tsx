@@ -2,7 +2,7 @@ import { startTransition, useEffect, useState, type ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import type { WorkspaceName } from '../storage/names';
 import { NotLoaded } from '../ui/not-loaded';
-import { part } from '../ui/part';
+import { lazyPart } from '../ui/part';
 import { Reload } from '../ui/Reload';
 import { Place } from './place';
 import { enter, leave, type Session } from './session';
@@ -14,7 +14,7 @@ type Opening =
   | { readonly kind: 'open'; readonly session: Session };
 
 // Not needed for the first screen.
-const TwoTabs = part('The message about another tab', () => import('./TwoTabs').then((m) => m.TwoTabs), {
+const TwoTabs = lazyPart('The message about another tab', () => import('./TwoTabs').then((m) => m.TwoTabs), {
   aside: true,
 });
 

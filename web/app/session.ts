@@ -3,7 +3,7 @@ import { openDatabase, type WorkspaceName } from '../storage/database';
 import { shapesArrived } from '../storage/fits';
 import { openJournal } from '../storage/journal';
 import type { Note } from '../storage/resolve';
-import type { Message, OnResumed } from '../storage/sync';
+import type { TabMessage, OnResumed } from '../storage/sync';
 import { createStore } from '../store/store';
 import { whenIdle } from '../ui/idle';
 import { open, type Open, type Session } from './open-sessions';
@@ -37,9 +37,9 @@ async function begin(name: WorkspaceName, onResumed: OnResumed): Promise<{ sessi
       journal,
     });
     // Heard from before loading on, so that nothing written in between is missed.
-    const early: Message[] = [];
-    let hear = (message: Message): void => void early.push(message);
-    channel.onmessage = ({ data }: MessageEvent<Message>) => hear(data);
+    const early: TabMessage[] = [];
+    let hear = (message: TabMessage): void => void early.push(message);
+    channel.onmessage = ({ data }: MessageEvent<TabMessage>) => hear(data);
     // The demo data is a part of its own in the build: whoever works with their own gear, or comes back, does not load it.
     const seeded =
       name === 'demo' ? await database.seedOnce(() => import('./demo-data').then((m) => m.demoWorkspace())) : null;

@@ -1,4 +1,4 @@
-import type { Ref } from '@core/foundations/finding';
+import type { ElementId } from '@core/foundations/finding';
 import { threadingsOf } from '@core/things/fit';
 import { contextOf, guides } from '@core/rigs/elements';
 import { brakeAngleOf, withFields } from '@core/rigs/rig';
@@ -29,7 +29,7 @@ function GuideHands({ setup, assessment, chosen, onChoose }: DrawingProps) {
   const below = end?.loadStrand === 'below';
   const hand = view.braker?.item?.brakeHand ?? 'right';
   const x = (at: number) => (hand === 'left' ? 200 - at : at);
-  const parts: Record<Ref, Vec> = {
+  const parts: Record<ElementId, Vec> = {
     [view.main.end.id]: vec(x(104), 118),
     ...(view.connector ? { [view.connector.id]: vec(x(60), 118) } : {}),
     ...(view.braker ? { [view.braker.handId]: vec(x(156), 206) } : {}),
@@ -107,7 +107,7 @@ function BrakedHands({ setup, assessment, chosen, onChoose, onChange }: DrawingP
   };
   const load = view.strands === 2 ? [-1, 1] : [0];
   const locked = connector?.gate === 'locked';
-  const parts: Record<Ref, Vec> = {
+  const parts: Record<ElementId, Vec> = {
     [view.main.end.id]: vec(X, deviceY),
     ...(connector ? { [connector.id]: vec(X, (top + low) / 2) } : {}),
     ...(view.beside ? { [view.beside.id]: vec(X + 12, (top + low) / 2 + 14) } : {}),

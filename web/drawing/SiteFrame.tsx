@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { useState, type ReactNode } from 'react';
-import type { Ref } from '@core/foundations/finding';
+import type { ElementId } from '@core/foundations/finding';
 import { printInterval, printQuantity } from '@core/foundations/units';
 import { usePreferences } from '../app/preferences';
 import { Dragged } from './Dragged';
@@ -31,9 +31,9 @@ export interface SiteScene {
   readonly figure: ReactNode;
   readonly draw: (geometry: SiteGeometry) => ReactNode;
   /** Where the findings are marked. */
-  readonly parts: (geometry: SiteGeometry) => Readonly<Record<Ref, Vec>>;
+  readonly parts: (geometry: SiteGeometry) => Readonly<Record<ElementId, Vec>>;
   /** Which of them stand out to the left. */
-  readonly left: ReadonlySet<Ref>;
+  readonly left: ReadonlySet<ElementId>;
   readonly startShare: number;
   /** A second person with a rope of their own. */
   readonly other?: {

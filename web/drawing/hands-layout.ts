@@ -1,5 +1,5 @@
 import type { Figures } from '@core/answers/assess';
-import type { Ref } from '@core/foundations/finding';
+import type { ElementId } from '@core/foundations/finding';
 import type { RigView } from './rig-view';
 import { add, length, mul, sub, unit, vec, type Vec } from './vector';
 
@@ -29,7 +29,7 @@ export interface HandsLayout {
   /** Wraps of a hitch above the device, from its lower to its upper edge; null: there is none. */
   readonly above: { readonly lowMm: number; readonly highMm: number } | null;
   readonly guessed: { readonly extension: boolean; readonly hitch: boolean; readonly body: boolean };
-  readonly parts: Readonly<Record<Ref, Vec>>;
+  readonly parts: Readonly<Record<ElementId, Vec>>;
 }
 
 const LIP_BELOW_BAR_MM = 10;
@@ -71,7 +71,7 @@ export function handsLayout(view: RigView, figures: Figures, kneeRaised: boolean
   // The brake strands run on past the attachment, outside the leg, to the hand.
   const hand = add(onLeg && below ? attach : vec(side * 60, -60), vec(side * 40, -105));
   const top = above ? topOfAbove(view, figures) : null;
-  const parts: Record<Ref, Vec> = {
+  const parts: Record<ElementId, Vec> = {
     [main.end.id]: vec(0, extensionMm + 18),
     ...(view.extension ? { [view.extension.id]: vec(0, (extensionMm - connectorMm) / 2) } : {}),
     ...(view.connector ? { [view.connector.id]: vec(0, extensionMm - connectorMm * 0.55) } : {}),

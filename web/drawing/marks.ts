@@ -1,8 +1,8 @@
-import { sentence, worse, type Finding, type Ref, type Sentence, type Severity } from '@core/foundations/finding';
+import { sentence, worse, type Finding, type ElementId, type Sentence, type Severity } from '@core/foundations/finding';
 
 /** The sign of one or more findings at one part of a drawing. */
-export interface Mark {
-  readonly part: Ref;
+export interface DrawnMark {
+  readonly part: ElementId;
   readonly severity: Severity;
   /** Index of the finding that a click chooses. */
   readonly index: number;
@@ -14,8 +14,12 @@ export interface Mark {
  * One mark per part: findings that are not clear, and the chosen one whatever it is. Each finding is marked at the first of its parts that
  * this drawing shows.
  */
-export function marksFor(findings: readonly Finding[], parts: ReadonlySet<Ref>, chosen: number | null): Mark[] {
-  const marks = new Map<Ref, Mark>();
+export function marksFor(
+  findings: readonly Finding[],
+  parts: ReadonlySet<ElementId>,
+  chosen: number | null,
+): DrawnMark[] {
+  const marks = new Map<ElementId, DrawnMark>();
   findings.forEach((finding, index) => {
     const isChosen = index === chosen;
     if (finding.severity === 'clear' && !isChosen) return;

@@ -1,7 +1,7 @@
 import { renderSentence } from '@core/foundations/finding';
 import { usePreferences } from '../app/preferences';
 import { SEVERITY_WORDS, SeverityShape } from '../ui/SeverityMark';
-import type { Mark } from './marks';
+import type { DrawnMark } from './marks';
 import { add, length, mul, normal, sub, unit, type Vec } from './vector';
 
 const TONES = {
@@ -99,7 +99,7 @@ export function hullPath(a: Vec, ra: number, b: Vec, rb: number): string {
 }
 
 interface MarkerProps {
-  readonly mark: Mark;
+  readonly mark: DrawnMark;
   /** The part it points at, and where the sign stands, px. */
   readonly at: Vec;
   readonly sign: Vec;

@@ -1,4 +1,4 @@
-import type { Ref } from '@core/foundations/finding';
+import type { ElementId } from '@core/foundations/finding';
 import { traitsOf, type Device } from '@core/things/gear';
 import {
   belaysFromHarness,
@@ -47,7 +47,7 @@ export interface RigView {
   readonly belays: boolean;
   readonly line: RigLine;
   readonly strands: 1 | 2;
-  readonly ropeA: { readonly id: Ref; readonly diameterMm: number };
+  readonly ropeA: { readonly id: ElementId; readonly diameterMm: number };
   /** Two ropes of unlike colour. */
   readonly joined: boolean;
   /** Hitches of the wearer on the same line. */
@@ -55,7 +55,7 @@ export interface RigView {
   readonly above: HitchView | null;
 }
 
-const diameter = (line: RigLine): { id: Ref; diameterMm: number } => {
+const diameter = (line: RigLine): { id: ElementId; diameterMm: number } => {
   const [slot] = ropeSlots(line);
   return {
     id: slot!.id,

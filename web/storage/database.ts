@@ -3,7 +3,7 @@ import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from '
 import { COLLECTIONS, VERSION, type Collection, type Workspace } from '@core/records/files';
 import { spread } from '@core/foundations/units';
 import type { Change, Doc } from './changes';
-import { fits, shapesArrived } from './fits';
+import { fitsShape, shapesArrived } from './fits';
 import type { Mark } from './journal';
 import { WORKSPACES, type WorkspaceName } from './names';
 import { resolve, type Note } from './resolve';
@@ -32,7 +32,7 @@ export interface Entry {
   readonly doc: Doc | null;
 }
 /** A write that is on the disk. Revisions count the writes of a database, in the order in which they were done, whichever tab did them. */
-export interface Written {
+export interface WriteOutcome {
   readonly revision: number;
   readonly entries: readonly Entry[];
   readonly notes: readonly Note[];
@@ -59,9 +59,9 @@ export interface Database {
    * Writes all changes in one transaction, or none; each goes onto what is there by then (see `resolve`). A change that was
    * written already under this mark, by this tab or by one that took over from it, is not written again.
    */
-  readonly write: (changes: readonly Change[], mark?: Mark | null) => Promise<Written>;
+  readonly write: (changes: readonly Change[], mark?: Mark | null) => Promise<WriteOutcome>;
   /** Empties the database, what cannot be read included, and puts this in, in one transaction. */
-  readonly replace: (workspace: Workspace) => Promise<Written>;
+  readonly replace: (workspace: Workspace) => Promise<WriteOutcome>;
   /** The last write of any tab. */
   readonly revision: () => Promise<number>;
   /**
@@ -245,7 +245,7 @@ export async function openDatabase(
       for (const stored of lists[i]!) {
         revisions.set(`${collection}/${stored.id}`, stored.revision ?? 0);
         // Frozen one by one here; the store would freeze all of them at once.
-        if (!unseen.has(stored) || (stored.doc?.id === stored.id && fits(collection, stored.doc)))
+        if (!unseen.has(stored) || (stored.doc?.id === stored.id && fitsShape(collection, stored.doc)))
           docs.push(Object.freeze(stored.doc));
         else unreadable.push(stored.doc);
         await breathe();
@@ -267,7 +267,7 @@ export async function openDatabase(
     };
   }
 
-  async function write(changes: readonly Change[], mark: Mark | null = null): Promise<Written> {
+  async function write(changes: readonly Change[], mark: Mark | null = null): Promise<WriteOutcome> {
     // Before the transaction, which waits for nothing but the disk. Without them it writes all the same: only what two changed at once is not put together then.
     await shapesArrived().catch(() => undefined);
     return transact(async (tx) => {
@@ -310,7 +310,7 @@ export async function openDatabase(
 
   const replace = (workspace: Workspace) =>
     transact(
-      async (tx): Promise<Written> => {
+      async (tx): Promise<WriteOutcome> => {
         const revision = await countUp(tx);
         for (const collection of COLLECTIONS) request(tx.objectStore(collection).clear());
         fill(tx, workspace, revision);

@@ -3,7 +3,7 @@ import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { club, rappelDouble } from '@core/samples';
-import type { Message } from './sync';
+import type { TabMessage } from './sync';
 
 /** The program as it is after a reload: nothing of it has come yet. */
 async function fresh() {
@@ -30,13 +30,13 @@ afterEach(() => {
 });
 
 it('knows nothing that fits before the schemas have come, and afterwards what does and what does not', async () => {
-  const { fits, shapesArrived } = await fresh();
-  expect(fits('items', rope)).toBe(false);
+  const { fitsShape, shapesArrived } = await fresh();
+  expect(fitsShape('items', rope)).toBe(false);
   await shapesArrived();
-  expect(fits('items', rope)).toBe(true);
-  expect(fits('setups', rappelDouble)).toBe(true);
-  expect(fits('setups', rope)).toBe(false);
-  expect(fits('items', { ...rope, lengthM: 'long' })).toBe(false);
+  expect(fitsShape('items', rope)).toBe(true);
+  expect(fitsShape('setups', rappelDouble)).toBe(true);
+  expect(fitsShape('setups', rope)).toBe(false);
+  expect(fitsShape('items', { ...rope, lengthM: 'long' })).toBe(false);
 });
 
 it('puts two changes of one thing together only when it can look at what comes of it; until then the later one stands and the other is told', async () => {
@@ -49,7 +49,7 @@ it('puts two changes of one thing together only when it can look at what comes o
 });
 
 it('when they do not arrive it says so and asks anew; what is entered meanwhile is written, and what is stored is not shown unseen', async () => {
-  const { fits, openDatabase, NotLoaded, shapesArrived } = await fresh();
+  const { fitsShape, openDatabase, NotLoaded, shapesArrived } = await fresh();
   vi.doMock(PART, () => {
     throw new TypeError('Failed to fetch');
   });
@@ -60,7 +60,7 @@ it('when they do not arrive it says so and asks anew; what is entered meanwhile 
   await expect(database.load()).rejects.toThrow(NotLoaded);
   vi.doUnmock(PART);
   expect((await database.load()).workspace.items).toEqual([{ ...rope, name: 'Written' }]);
-  expect(fits('items', rope)).toBe(true);
+  expect(fitsShape('items', rope)).toBe(true);
   database.close();
 });
 
@@ -80,7 +80,7 @@ it('hears what another tab writes before they have come, once they are there', a
     revision: 1,
     entries: [{ collection: 'items', id: rope.id, doc }],
     notes: [],
-  } satisfies Message);
+  } satisfies TabMessage);
   await new Promise((after) => setTimeout(after, 100));
   expect(names()).toEqual([]);
   come();

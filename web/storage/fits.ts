@@ -31,5 +31,5 @@ async function arrive() {
 export const shapesArrived = (): Promise<void> => (asked ??= arrive());
 
 /** Whether a document is one of this version; before `shapesArrived` none is, which costs a merge and never a document. */
-export const fits = (collection: Collection, doc: unknown): boolean =>
+export const fitsShape = (collection: Collection, doc: unknown): boolean =>
   shapes !== null && shapes[collection].element.safeParse(doc).success;

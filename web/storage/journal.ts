@@ -1,6 +1,6 @@
 import { COLLECTIONS, VERSION, type Collection } from '@core/records/files';
 import type { Change, Doc } from './changes';
-import { fits, shapesArrived } from './fits';
+import { fitsShape, shapesArrived } from './fits';
 import type { WorkspaceName } from './names';
 
 /** Which change of which tab: the database remembers the last one of each, so that none goes onto it twice. */
@@ -49,7 +49,7 @@ function changeFrom(kept: unknown, bringUp: BringUp): Change | null {
   if (typeof change?.id !== 'string' || !COLLECTIONS.includes(change.collection as Collection)) return null;
   const collection = change.collection as Collection;
   const [before, after] = [change.before, change.after].map((doc) => (doc ? bringUp(doc, collection) : doc));
-  if (![before, after].every((doc) => doc === null || fits(collection, doc))) return null;
+  if (![before, after].every((doc) => doc === null || fitsShape(collection, doc))) return null;
   return { collection, id: change.id, before: before as Doc | null, after: after as Doc | null };
 }
 

@@ -1,7 +1,7 @@
 import equal from 'fast-deep-equal';
 import type { Collection } from '@core/records/files';
 import type { Change, Doc } from './changes';
-import { fits } from './fits';
+import { fitsShape } from './fits';
 import { merge } from './merge';
 import { nameOf } from './name-of';
 
@@ -45,8 +45,8 @@ export function resolve(change: Change, there: Doc | null): Resolved {
   if (before === null) return { doc: after, note: equal(after, there) ? null : note('both', [''], there) };
   const { value, conflicts } = merge<Doc>(before, after, there);
   // Two changes that are right by themselves can be wrong together: then the later one stands whole, and the other is told.
-  if (!equal(value, after) && !fits(collection, value)) return { doc: after, note: note('both', [''], there) };
+  if (!equal(value, after) && !fitsShape(collection, value)) return { doc: after, note: note('both', [''], there) };
   if (conflicts.length === 0) return { doc: value, note: null };
   const other = merge<Doc>(before, there, after).value;
-  return { doc: value, note: note('both', conflicts, fits(collection, other) ? other : there) };
+  return { doc: value, note: note('both', conflicts, fitsShape(collection, other) ? other : there) };
 }

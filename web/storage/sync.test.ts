@@ -10,7 +10,7 @@ import { put, remove, type Change } from './changes';
 import { DatabaseGone, openDatabase, type Database, type Loaded } from './database';
 import { resolve, type Note } from './resolve';
 import { NoRoom } from './room';
-import { createSync, type Message, type SaveState } from './sync';
+import { createSync, type TabMessage, type SaveState } from './sync';
 
 beforeEach(() => {
   globalThis.indexedDB = new IDBFactory();
@@ -40,7 +40,7 @@ async function tabs(
     const database = await openDatabase('mine');
     const tab = createStore({
       database,
-      tell: (message: Message) =>
+      tell: (message: TabMessage) =>
         all.forEach(({ tab: other }, j) => {
           const n = (sent += 1);
           if (j === i || channel.drops(n)) return;
@@ -325,7 +325,7 @@ describe('saving', () => {
   const second = { ...first!, name: 'Second name' };
   async function one(
     more: Partial<Pick<Database, 'write' | 'replace'>> = {},
-    tell: (m: Message) => void = () => undefined,
+    tell: (m: TabMessage) => void = () => undefined,
   ) {
     const database = await openDatabase('mine');
     const states: SaveState[] = [];
@@ -342,7 +342,7 @@ describe('saving', () => {
   }
 
   it('keeps its place in the queue until it is tried again; the order stays and nothing is dropped', async () => {
-    const told: Message[] = [];
+    const told: TabMessage[] = [];
     let full = true;
     const database = await openDatabase('mine');
     const { sync, states } = await one(
@@ -463,7 +463,7 @@ describe('saving', () => {
   });
 
   it('a write of many documents is looked up by the others, not sent', async () => {
-    const told: Message[] = [];
+    const told: TabMessage[] = [];
     const { sync, database } = await one({}, (m) => told.push(m));
     sync.save(Array.from({ length: 300 }, (_, i) => put('items', null, { ...first!, id: `i${i}` })));
     await sync.drained();

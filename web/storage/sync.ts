@@ -1,7 +1,7 @@
 import equal from 'fast-deep-equal';
 import { COLLECTIONS, type Collection, type Workspace } from '@core/records/files';
 import type { Change, Doc } from './changes';
-import { DatabaseGone, type Database, type Entry, type Loaded, type Written } from './database';
+import { DatabaseGone, type Database, type Entry, type Loaded, type WriteOutcome } from './database';
 import type { Journal, Left, Mark } from './journal';
 import { resolve, type Note } from './resolve';
 import { NoRoom, saysNoRoom } from './room';
@@ -14,7 +14,7 @@ export type SaveState =
   | { readonly kind: 'failed'; readonly message: string; readonly gone: boolean };
 
 /** What tabs tell each other after a write. `all`: too much to send; look it up. */
-export interface Message {
+export interface TabMessage {
   readonly revision: number;
   readonly entries: readonly Entry[] | 'all';
   readonly notes: readonly Note[];
@@ -29,7 +29,7 @@ export interface SyncOptions {
   readonly onElsewhere: (changes: readonly Change[]) => void;
   /** Two changes met; `here` when this tab wrote the later one. */
   readonly onNotes: (notes: readonly Note[], here: boolean) => void;
-  readonly tell: (message: Message) => void;
+  readonly tell: (message: TabMessage) => void;
   /** Keeps what is not on the disk yet over the end of the page. */
   readonly journal?: Journal | undefined;
   /** Calls back after a while; the clock of the page. */
@@ -51,7 +51,7 @@ type Job =
     }
   | {
       readonly kind: 'replace';
-      readonly write: (database: Replacing) => Promise<Written>;
+      readonly write: (database: Replacing) => Promise<WriteOutcome>;
       readonly done: (error: Error | null) => void;
     };
 
@@ -177,7 +177,7 @@ export function createSync(options: SyncOptions) {
     return looking;
   }
 
-  function tell(message: Message) {
+  function tell(message: TabMessage) {
     try {
       options.tell(message);
     } catch {
@@ -185,7 +185,7 @@ export function createSync(options: SyncOptions) {
     }
   }
 
-  function written(job: Job, { revision, entries, notes }: Written) {
+  function written(job: Job, { revision, entries, notes }: WriteOutcome) {
     queue.shift();
     if (job.kind === 'replace') {
       tell({ revision, entries: 'all', notes });
@@ -278,7 +278,7 @@ export function createSync(options: SyncOptions) {
     /**
      * Replaces everything; ends with what is on the disk then, and fails when it is not there. The screen is changed by the caller, after that.
      */
-    async replace(write: (database: Replacing) => Promise<Written>): Promise<Workspace> {
+    async replace(write: (database: Replacing) => Promise<WriteOutcome>): Promise<Workspace> {
       await new Promise<void>((resolved, rejected) => {
         queue.push({ kind: 'replace', write, done: (error) => (error ? rejected(error) : resolved()) });
         void run();
@@ -288,7 +288,7 @@ export function createSync(options: SyncOptions) {
       seen(revision);
       return workspace;
     },
-    hear({ revision, entries, notes }: Message) {
+    hear({ revision, entries, notes }: TabMessage) {
       if (entries === 'all') {
         if (revision <= upTo) return;
         ahead.add(revision);

@@ -1,8 +1,8 @@
 import type { Item, Person } from '@core/things/gear';
-import type { Ref } from '@core/foundations/finding';
+import type { ElementId } from '@core/foundations/finding';
 import { withItem, withSnapshot, type Setup } from '@core/rigs/rig';
 import type { Workspace } from '@core/records/files';
-import { fits } from '../storage/fits';
+import { fitsShape } from '../storage/fits';
 import { put, remove, type Change } from '../storage/changes';
 import type { Edit } from './workspace-slice';
 
@@ -54,7 +54,7 @@ export const removePerson = (person: Person): Edit => ({
 /** A place of a set-up. */
 export interface Into {
   readonly setupId: string;
-  readonly ref: Ref;
+  readonly ref: ElementId;
 }
 /** The same edit, with what it adds chosen there; as it was where that place is gone meanwhile. */
 export function chosenInto(
@@ -66,7 +66,7 @@ export function chosenInto(
 ): Edit {
   const setup = data.setups.find((s) => s.id === setupId);
   const next = setup && withItem(setup, ref, added);
-  if (!setup || next === setup || !fits('setups', next)) return edit;
+  if (!setup || next === setup || !fitsShape('setups', next)) return edit;
   return { ...edit, changes: [...edit.changes, ...changeSetup(setup, next!, now, null).changes] };
 }
 

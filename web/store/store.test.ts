@@ -4,7 +4,7 @@ import { emptyWorkspace } from '@core/records/files';
 import { ropeSlots } from '@core/rigs/rig';
 import { club, demoWorkspace, rappelDouble } from '@core/samples';
 import { difference, put, type Change } from '../storage/changes';
-import type { Written } from '../storage/database';
+import type { WriteOutcome } from '../storage/database';
 import { quietDatabase } from '../storage/database.test-help';
 import { shapesArrived } from '../storage/fits';
 import { changeSetup, removeItem, saveItem } from './edits';
@@ -20,7 +20,7 @@ function fresh(write: () => Promise<void> = () => Promise.resolve()) {
   const made = createStore({
     database: {
       ...quietDatabase(),
-      write: async (changes): Promise<Written> => {
+      write: async (changes): Promise<WriteOutcome> => {
         await write();
         written.push(changes);
         return { revision: written.length, entries: [], notes: [] };

@@ -3,7 +3,7 @@ import { inverse, type Change } from '../storage/changes';
 import type { Database } from '../storage/database';
 import type { Note } from '../storage/resolve';
 import type { Journal } from '../storage/journal';
-import { createSync, type Message, type Sync } from '../storage/sync';
+import { createSync, type TabMessage, type Sync } from '../storage/sync';
 import { docOf } from './history';
 import {
   changedElsewhere,
@@ -20,7 +20,7 @@ import {
 export interface StoreOptions {
   readonly database: Pick<Database, 'write' | 'replace' | 'load' | 'revision'>;
   /** Tells the other tabs what was written. */
-  readonly tell: (message: Message) => void;
+  readonly tell: (message: TabMessage) => void;
   /** Two tabs have changed the same; `here` when this one was later. */
   readonly onNotes?: (notes: readonly Note[], here: boolean) => void;
   readonly later?: (then: () => void) => void;

@@ -1,13 +1,13 @@
 import type { ComponentType } from 'react';
 import type { LongListProps } from './long-list-props';
-import { part } from './part';
+import { lazyPart } from './part';
 
 /** Up to this many rows are simply there: they print, and the browser finds text in them. */
 const PLAIN = 60;
 const PRINTED = 'divide-y divide-line border-y border-line';
 
 // Most lists are short.
-const Windowed = part('The list', () =>
+const Windowed = lazyPart('The list', () =>
   import('./Windowed').then((m) => m.Windowed as ComponentType<LongListProps<unknown>>),
 );
 

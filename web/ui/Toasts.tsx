@@ -1,10 +1,10 @@
 import { createContext, use, useCallback, useState, type ReactNode } from 'react';
 import type { Message } from './message';
-import { part } from './part';
+import { lazyPart } from './part';
 
 type Say = (text: string, action?: Message['action']) => void;
 const Context = createContext<Say>(() => undefined);
-const ToastViewport = part('The message', () => import('./ToastViewport').then((m) => m.ToastViewport));
+const ToastViewport = lazyPart('The message', () => import('./ToastViewport').then((m) => m.ToastViewport));
 
 /** Says something in passing, with at most one thing to do about it. */
 export const useToast = (): Say => use(Context);

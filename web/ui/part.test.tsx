@@ -2,7 +2,7 @@
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { showPage } from '../app/place.test-help';
-import { part } from './part';
+import { lazyPart } from './part';
 
 const saved = vi.hoisted(() => vi.fn<(name: string, text: string) => void>());
 vi.mock('./download', () => ({ downloadText: saved }));
@@ -26,7 +26,7 @@ const around = (inside: React.ReactNode) => showPage({ path: '', at: '', element
 
 it('that does not arrive says so, leaves what is around it, and comes with "try again"', async () => {
   const load = vi.fn().mockRejectedValueOnce(new TypeError('Failed to fetch')).mockResolvedValue(Hello);
-  const Part = part<{ name: string }>('The greeting', load);
+  const Part = lazyPart<{ name: string }>('The greeting', load);
   around(<Part name="Ilse" />);
   const alert = await screen.findByRole('alert');
   expect(alert.textContent).toContain('The greeting could not be loaded.');
@@ -38,7 +38,7 @@ it('that does not arrive says so, leaves what is around it, and comes with "try 
 });
 
 it('that throws is called a fault of Zevrin and not a result, and does not blame the network', async () => {
-  const Part = part('The greeting', () => Promise.resolve(Picky));
+  const Part = lazyPart('The greeting', () => Promise.resolve(Picky));
   around(<Part name="Usnea {old}" />);
   const alert = await screen.findByRole('alert');
   expect(alert.textContent).toContain('The greeting cannot be shown.');
@@ -48,7 +48,7 @@ it('that throws is called a fault of Zevrin and not a result, and does not blame
 });
 
 it('that threw comes back by itself when what it is about has changed', async () => {
-  const Part = part('The greeting', () => Promise.resolve(Picky));
+  const Part = lazyPart('The greeting', () => Promise.resolve(Picky));
   const { rerender } = render(<Part name="{" />);
   await screen.findByRole('alert');
   rerender(<Part name="Ilse" />);
@@ -57,7 +57,7 @@ it('that threw comes back by itself when what it is about has changed', async ()
 });
 
 it('saves what is on the screen to a file, saved to the disk or not', async () => {
-  const Part = part('The greeting', () => Promise.resolve(Picky));
+  const Part = lazyPart('The greeting', () => Promise.resolve(Picky));
   around(<Part name="{" />);
   fireEvent.click(await screen.findByRole('button', { name: 'Save my data to a file' }));
   await waitFor(() => expect(saved).toHaveBeenCalledOnce());

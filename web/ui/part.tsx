@@ -18,7 +18,7 @@ interface Choices<P> {
  *
  * @param what names it for the reader, as "The drawing".
  */
-export function part<P extends object>(
+export function lazyPart<P extends object>(
   what: string,
   load: () => Promise<ComponentType<P>>,
   { waiting = () => null, useAbout = () => null, aside = false }: Choices<P> = {},

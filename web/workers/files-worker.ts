@@ -11,7 +11,7 @@ import {
 } from '@core/records/files';
 import type { Setup } from '@core/rigs/rig';
 import type { Sequence } from '@core/answers/procedures';
-import { openDatabase, type WorkspaceName, type Written } from '../storage/database';
+import { openDatabase, type WorkspaceName, type WriteOutcome } from '../storage/database';
 import { paced } from './paced';
 
 export type Counts = Readonly<Record<Collection, number>>;
@@ -43,7 +43,7 @@ const api = {
     };
   },
   /** Replaces everything in the database by what was read, in one transaction. */
-  async store(name: WorkspaceName): Promise<Written> {
+  async store(name: WorkspaceName): Promise<WriteOutcome> {
     if (!held) throw new Error('no file has been read');
     const database = await openDatabase(name);
     try {

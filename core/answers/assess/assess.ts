@@ -5,7 +5,7 @@ import {
   worstFirst,
   type Finding,
   type FindingCode,
-  type Ref,
+  type ElementId,
   type Severity,
 } from '../../foundations/finding/index.ts';
 import type { BrakeFigures } from '../../things/friction/index.ts';
@@ -19,7 +19,7 @@ import { notJudged } from './not-judged.ts';
 import { atOnce, type Steps } from './steps.ts';
 import { inTheLightOfTypical } from './typical.ts';
 
-type ByRef<T> = Readonly<Record<Ref, T>>;
+type ByRef<T> = Readonly<Record<ElementId, T>>;
 
 /** What the drawing dimensions: the numbers that the findings were made from, by the id of attachment or line. Absent where a part is not chosen. */
 export interface Figures {
@@ -91,8 +91,8 @@ function saidOnce(findings: readonly Finding[]): Finding[] {
 
 function figuresOf(ctx: Context): Figures {
   const { attachments, lines } = ctx.setup;
-  const collect = <T extends { id: Ref }, V>(list: readonly T[], of: (x: T) => V | null): ByRef<V> => {
-    const found: Record<Ref, V> = {};
+  const collect = <T extends { id: ElementId }, V>(list: readonly T[], of: (x: T) => V | null): ByRef<V> => {
+    const found: Record<ElementId, V> = {};
     for (const x of list) {
       const value = of(x);
       if (value !== null) found[x.id] = value;

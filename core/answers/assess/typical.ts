@@ -4,7 +4,7 @@ import {
   literal,
   worse,
   type Finding,
-  type Ref,
+  type ElementId,
   type Severity,
 } from '../../foundations/finding/index.ts';
 import {
@@ -22,7 +22,7 @@ import type { Steps } from './steps.ts';
 
 /** A value of something in a rig that is typical of its kind, and was not measured at it. */
 export interface AssumedInRig extends Assumed {
-  readonly ref: Ref;
+  readonly ref: ElementId;
   readonly thing: Item | Person;
   /** As the form calls it. */
   readonly label: string;

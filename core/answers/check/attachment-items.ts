@@ -13,7 +13,7 @@ import {
 } from '../../rigs/rig/index.ts';
 import type { CheckItem } from './check-item.ts';
 import { idAt, item } from './item.ts';
-import { hitchItems, knotBelow, tetherItems, tieIn } from './knot-items.ts';
+import { hitchItems, knotBelowItems, tetherItems, tieInItems } from './knot-items.ts';
 
 /** Each attachment in its turn: devices with what hangs them, then tie-ins, hitches, knots below and tethers. */
 export function attachmentItems(ctx: Context): CheckItem[] {
@@ -21,9 +21,11 @@ export function attachmentItems(ctx: Context): CheckItem[] {
   const chosen = ({ end }: Attachment) => (end.kind === 'device' || end.kind === 'hitch') && end.item !== null;
   return [
     ...attachments.filter((a) => a.end.kind === 'device' && chosen(a)).flatMap((a) => deviceItems(ctx, a)),
-    ...attachments.filter((a) => a.end.kind === 'knot' && a.root.kind === 'harness').flatMap((a) => tieIn(ctx, a)),
+    ...attachments.filter((a) => a.end.kind === 'knot' && a.root.kind === 'harness').flatMap((a) => tieInItems(ctx, a)),
     ...attachments.filter((a) => a.end.kind === 'hitch' && chosen(a)).flatMap((a) => hitchItems(ctx, a)),
-    ...attachments.filter((a) => a.end.kind === 'knot' && a.root.kind === 'part').flatMap((a) => knotBelow(ctx, a)),
+    ...attachments
+      .filter((a) => a.end.kind === 'knot' && a.root.kind === 'part')
+      .flatMap((a) => knotBelowItems(ctx, a)),
     ...attachments.filter((a) => a.use === 'tether').flatMap((a) => tetherItems(ctx, a)),
   ];
 }

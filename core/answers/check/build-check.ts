@@ -6,7 +6,7 @@ import { callsItems } from './calls-items.ts';
 import type { CheckItem } from './check-item.ts';
 import { withConsequences } from './consequences.ts';
 import { openFinding } from './open-items.ts';
-import { kindOf, type ItemKind } from './item.ts';
+import { kindOf, type CheckItemKind } from './item.ts';
 import { endItems, lineItems } from './line-items.ts';
 import { peopleItems } from './people-items.ts';
 import { rescueItems } from './rescue-items.ts';
@@ -40,7 +40,7 @@ const ASKED_ANYWAY: ReadonlySet<FindingCode> = new Set<FindingCode>([
 ]);
 
 /** What no check leaves out, since the first version of the files: a kind is added here only together with a version that knows of it. */
-const NEVER_LEFT_OUT: ReadonlySet<ItemKind | undefined> = new Set<ItemKind>([
+const NEVER_LEFT_OUT: ReadonlySet<CheckItemKind | undefined> = new Set<CheckItemKind>([
   'harness',
   'tie-in',
   'anchor',

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { findingNumberSchema, refSchema, type FindingCode } from '../../foundations/finding/index.ts';
+import { findingNumberSchema, elementIdSchema, type FindingCode } from '../../foundations/finding/index.ts';
 import { SOURCE_IDS } from '../../foundations/sources/index.ts';
 import { spread } from '../../foundations/units/index.ts';
 
@@ -9,7 +9,7 @@ import { spread } from '../../foundations/units/index.ts';
  */
 export const checkItemSchema = z.strictObject({
   id: z.string(),
-  part: refSchema,
+  part: elementIdSchema,
   kind: z.enum(['look', 'function-test', 'open-finding']),
   title: z.string(),
   look: z.string(),

@@ -2,4 +2,4 @@ export { buildCheck, neverLeftOut } from './build-check.ts';
 export { ordersOf, sequenceOf } from './consequences.ts';
 export { answersInOrder, checkItemSchema, mayBeAccepted, type CheckItem } from './check-item.ts';
 export { kindOf } from './item.ts';
-export { againAfter, FOUR, partnersCheck, SYSTEMS, systemOf, type SystemId } from './systems.ts';
+export { againAfter, FOUR, partnersCheck, CHECK_PARTS, checkPartOf, type CheckPartId } from './systems.ts';

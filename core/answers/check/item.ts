@@ -1,4 +1,4 @@
-import type { Ref } from '../../foundations/finding/index.ts';
+import type { ElementId } from '../../foundations/finding/index.ts';
 import type { Attachment, Setup } from '../../rigs/rig/index.ts';
 import type { CheckItem } from './check-item.ts';
 
@@ -65,17 +65,18 @@ export const ITEM_KINDS = {
   'hitch-clear': [],
   'hitch-clear-knee': [],
 } as const satisfies Readonly<Record<string, readonly string[]>>;
-export type ItemKind = keyof typeof ITEM_KINDS;
+export type CheckItemKind = keyof typeof ITEM_KINDS;
 
 /** Id of an item: its kind, and which element it is about when that is not the first of its kind. */
-export const itemId = (kind: ItemKind, ref: Ref, first: Ref): string => (ref === first ? kind : `${kind}:${ref}`);
+export const itemId = (kind: CheckItemKind, ref: ElementId, first: ElementId): string =>
+  ref === first ? kind : `${kind}:${ref}`;
 /** Id of an item about an attachment: plain for the first one with this kind of end. */
-export const idAt = ({ attachments }: Pick<Setup, 'attachments'>, kind: ItemKind, a: Attachment): string =>
+export const idAt = ({ attachments }: Pick<Setup, 'attachments'>, kind: CheckItemKind, a: Attachment): string =>
   itemId(kind, a.id, attachments.find((x) => x.end.kind === a.end.kind)!.id);
 /** The kind of a regular item; undefined for a question that the assessment left open. */
-export const kindOf = ({ id }: Pick<CheckItem, 'id'>): ItemKind | undefined => {
+export const kindOf = ({ id }: Pick<CheckItem, 'id'>): CheckItemKind | undefined => {
   const [kind] = id.split(':');
-  return kind && Object.hasOwn(ITEM_KINDS, kind) ? (kind as ItemKind) : undefined;
+  return kind && Object.hasOwn(ITEM_KINDS, kind) ? (kind as CheckItemKind) : undefined;
 };
 
 type Draft = Omit<CheckItem, 'numbers' | 'kind' | 'touch' | 'look'> &

@@ -5,13 +5,13 @@ import { exactly } from '../../foundations/units/index.ts';
 import { hitchOf, mainConnector, POINTS, strandsIn, type Attachment } from '../../rigs/rig/index.ts';
 import type { CheckItem } from './check-item.ts';
 import { idAt, item } from './item.ts';
-import { nameOf } from './people-items.ts';
+import { personName } from './people-items.ts';
 
 /** The knot by which somebody is tied in. */
-export function tieIn(ctx: Context, a: Attachment): CheckItem[] {
+export function tieInItems(ctx: Context, a: Attachment): CheckItem[] {
   const person = a.root.kind === 'harness' ? ctx.index.person(a.root.person) : undefined;
   const bowline = a.end.kind === 'knot' && a.end.knot === 'bowline';
-  const of = person ? ` of ${nameOf(person)}` : '';
+  const of = person ? ` of ${personName(person)}` : '';
   const shared = { part: a.end.id, sources: ['practice-tie-in' as const] };
   return [
     item({
@@ -53,7 +53,7 @@ export function tieIn(ctx: Context, a: Attachment): CheckItem[] {
 }
 
 /** A knot in the rope below a device: what stops whoever the device lets go. */
-export function knotBelow(ctx: Context, a: Attachment): CheckItem[] {
+export function knotBelowItems(ctx: Context, a: Attachment): CheckItem[] {
   return [
     item({
       id: idAt(ctx.setup, 'knot-below', a),

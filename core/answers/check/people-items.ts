@@ -19,7 +19,7 @@ export function peopleItems(ctx: Context): CheckItem[] {
       item({
         id: itemId('harness', p.harnessId, first!.harnessId),
         part: p.harnessId,
-        title: several ? `${p.harness!.name}, on ${nameOf(p)}` : p.harness!.name,
+        title: several ? `${p.harness!.name}, on ${personName(p)}` : p.harness!.name,
         look: 'Every buckle, closed as its maker shows.',
         touch: 'Pull on the belt and on both leg loops.',
         question: 'What did the buckles do?',
@@ -31,7 +31,7 @@ export function peopleItems(ctx: Context): CheckItem[] {
       item({
         id: itemId('harness-belt', p.harnessId, first!.harnessId),
         part: p.harnessId,
-        title: several ? `Waist belt of ${nameOf(p)}` : 'Waist belt',
+        title: several ? `Waist belt of ${personName(p)}` : 'Waist belt',
         look: 'Where the belt sits.',
         touch: 'Pull it down with both hands.',
         question: 'Where did the belt end up?',
@@ -51,7 +51,7 @@ const atEdge = (p: RigPerson, first: RigPerson): CheckItem =>
   item({
     id: itemId('edge-tied', p.id, first.id),
     part: p.id,
-    title: `${nameOf(p)} at the edge`,
+    title: `${personName(p)} at the edge`,
     look: 'What leads from the belayer’s harness to the anchor.',
     touch: 'Pull on it, away from the edge and towards it.',
     question: 'How far did the pull let the belayer go?',
@@ -61,13 +61,13 @@ const atEdge = (p: RigPerson, first: RigPerson): CheckItem =>
     sources: ['practice-edge'],
   });
 
-export const nameOf = (p: RigPerson): string => p.item?.name ?? `the ${p.role}`;
+export const personName = (p: RigPerson): string => p.item?.name ?? `the ${p.role}`;
 
 const helmet = (p: RigPerson, first: RigPerson): CheckItem =>
   item({
     id: itemId('helmet', p.id, first.id),
     part: p.id,
-    title: `Helmet of ${nameOf(p)}`,
+    title: `Helmet of ${personName(p)}`,
     look: 'On the head, level, the strap under the chin.',
     touch: 'Push it up from the front and from behind.',
     question: 'What did the helmet do?',
@@ -88,7 +88,7 @@ function brakeHand(ctx: Context, p: RigPerson, first: RigPerson): CheckItem {
   return item({
     id: itemId('brake-hand', p.handId, first.handId),
     part: p.handId,
-    title: first === p && own ? 'Brake hand' : `Brake hand of ${nameOf(p)}`,
+    title: first === p && own ? 'Brake hand' : `Brake hand of ${personName(p)}`,
     look: `Which hand lies on ${where}.`,
     touch: `Lay the ${hand} hand on ${where}.`,
     question: 'Which hand is on the brake strand?',
@@ -103,7 +103,7 @@ const looseThings = (ctx: Context, p: RigPerson, first: RigPerson): CheckItem =>
   item({
     id: itemId('loose-things', p.handId, first.handId),
     part: p.handId,
-    title: first === p && hanging(ctx).length === 1 ? 'Hair and clothing' : `Hair and clothing of ${nameOf(p)}`,
+    title: first === p && hanging(ctx).length === 1 ? 'Hair and clothing' : `Hair and clothing of ${personName(p)}`,
     look: 'Hair, straps, jacket and gloves near the device.',
     touch: 'Tuck in and tie back what hangs.',
     question: 'What hangs where the device could pull it in?',

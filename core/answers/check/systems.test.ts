@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { assess } from '../assess/index.ts';
 import { filled, SETUPS, variedSetups } from '../../samples/index.ts';
 import { wellRigged, type Setup } from '../../rigs/rig/index.ts';
-import { againAfter, buildCheck, FOUR, partnersCheck, SYSTEMS, systemOf } from './index.ts';
+import { againAfter, buildCheck, FOUR, partnersCheck, CHECK_PARTS, checkPartOf } from './index.ts';
 
 const check = (setup: Setup) => buildCheck(setup, assess(setup).findings);
 const topRope = wellRigged(filled(SETUPS['belay-top-rope']));
@@ -15,16 +15,16 @@ const again = (id: string, setup = topRope, of = check(setup)) =>
 
 describe('four systems', () => {
   it('where one belays another they are gone through one after the other, in every set-up', () => {
-    const order = Object.keys(SYSTEMS);
+    const order = Object.keys(CHECK_PARTS);
     let with2 = 0;
     for (const { name, setup } of variedSetups()) {
       if (!partnersCheck(setup)) continue;
       with2 += 1;
-      const places = check(setup).map((i) => order.indexOf(systemOf(i)));
+      const places = check(setup).map((i) => order.indexOf(checkPartOf(i)));
       expect(places, name).toEqual([...places].sort((a, b) => a - b));
       for (const system of FOUR)
         expect(
-          check(setup).some((i) => systemOf(i) === system),
+          check(setup).some((i) => checkPartOf(i) === system),
           `${name} ${system}`,
         ).toBe(true);
     }
@@ -36,9 +36,9 @@ describe('four systems', () => {
     expect(of.indexOf('anchor')).toBeLessThan(of.indexOf('device-strands'));
   });
   it('both persons are asked about in harness and knot', () => {
-    const parts = items.filter((i) => systemOf(i) === 'harness').map((i) => i.part);
+    const parts = items.filter((i) => checkPartOf(i) === 'harness').map((i) => i.part);
     expect(parts).toEqual(expect.arrayContaining(['harness', 'belayer-harness']));
-    expect(items.filter((i) => systemOf(i) === 'knot')).not.toHaveLength(0);
+    expect(items.filter((i) => checkPartOf(i) === 'knot')).not.toHaveLength(0);
   });
 });
 
@@ -56,7 +56,7 @@ describe('what is looked at again when something was put right', () => {
   it('the device: all of it, and what was tried; not the harness and not the anchor', () => {
     const of = again('device-connector');
     expect(of).toEqual(expect.arrayContaining(['device-strands', 'device-pull', 'hold-person']));
-    for (const id of of) expect(['device', 'tried']).toContain(systemOf({ id }));
+    for (const id of of) expect(['device', 'tried']).toContain(checkPartOf({ id }));
   });
   it('a try that failed sends both back to the device', () =>
     expect(again('hold-person')).toEqual(expect.arrayContaining(['device-strands', 'device-connector'])));

@@ -1,12 +1,12 @@
 import type { Setup } from '../../rigs/rig/index.ts';
 import type { CheckItem } from './check-item.ts';
-import { kindOf, type ItemKind } from './item.ts';
+import { kindOf, type CheckItemKind } from './item.ts';
 
 /**
  * What two persons look at in each other, in this order: harness, knot, device, and the closed system of rope, anchor and free end; then what is
  * tried with weight, what was agreed, and what the assessment left open. Common practice (`practice-hook-up`).
  */
-export const SYSTEMS = {
+export const CHECK_PARTS = {
   harness: 'Harness',
   knot: 'Knot',
   device: 'Device',
@@ -15,10 +15,10 @@ export const SYSTEMS = {
   agreed: 'Agreed',
   open: 'Left open',
 } as const;
-export type SystemId = keyof typeof SYSTEMS;
+export type CheckPartId = keyof typeof CHECK_PARTS;
 
 /** The four that are looked at; what comes after them is tried or said. */
-export const FOUR: readonly SystemId[] = ['harness', 'knot', 'device', 'closed'];
+export const FOUR: readonly CheckPartId[] = ['harness', 'knot', 'device', 'closed'];
 
 const OF_KIND = {
   helmet: 'harness',
@@ -78,9 +78,9 @@ const OF_KIND = {
   'edge-tied': 'harness',
   'hitch-clear': 'tried',
   'hitch-clear-knee': 'tried',
-} as const satisfies Record<ItemKind, SystemId>;
+} as const satisfies Record<CheckItemKind, CheckPartId>;
 
-export function systemOf(item: Pick<CheckItem, 'id'>): SystemId {
+export function checkPartOf(item: Pick<CheckItem, 'id'>): CheckPartId {
   const kind = kindOf(item);
   return kind ? OF_KIND[kind] : 'open';
 }
@@ -89,10 +89,10 @@ export function systemOf(item: Pick<CheckItem, 'id'>): SystemId {
 export const partnersCheck = ({ persons }: Pick<Setup, 'persons'>): boolean =>
   persons.some((p) => p.role === 'belayer') && persons.length > 1;
 
-const ORDER = Object.keys(SYSTEMS) as SystemId[];
+const ORDER = Object.keys(CHECK_PARTS) as CheckPartId[];
 /** The items system by system; within each they stay as they were. */
 export const bySystem = (items: readonly CheckItem[]): CheckItem[] =>
-  [...items].sort((a, b) => ORDER.indexOf(systemOf(a)) - ORDER.indexOf(systemOf(b)));
+  [...items].sort((a, b) => ORDER.indexOf(checkPartOf(a)) - ORDER.indexOf(checkPartOf(b)));
 
 /**
  * What is looked at again when something of `item` was put right: its whole system, since whoever opens one part may have touched the others, and
@@ -102,12 +102,12 @@ export function againAfter(
   item: CheckItem,
   { items, setup }: { readonly items: readonly CheckItem[]; readonly setup: Setup },
 ): CheckItem[] {
-  const system = systemOf(item);
+  const system = checkPartOf(item);
   if (system === 'open') return [];
   const own = system === 'harness' || system === 'knot';
   return items.filter((other) => {
     if (other.id === item.id) return false;
-    const of = systemOf(other);
+    const of = checkPartOf(other);
     // A try that failed sends both back to what was tried.
     if (system === 'tried') return of === 'tried' || of === 'device';
     if (of === 'tried') return system !== 'harness';

@@ -5,7 +5,7 @@ import { threshold } from '../../foundations/sources/index.ts';
 import { exactly } from '../../foundations/units/index.ts';
 import type { CheckItem } from './check-item.ts';
 import { item, itemId } from './item.ts';
-import { nameOf } from './people-items.ts';
+import { personName } from './people-items.ts';
 
 /** What is tried with weight, low above the ground or with something else still holding. */
 export function testItems(ctx: Context): CheckItem[] {
@@ -73,7 +73,7 @@ function holdPerson(ctx: Context, a: Attachment): CheckItem {
     part: a.end.id,
     kind: 'function-test',
     title: 'Take the weight',
-    look: `${person ? literal(nameOf(person)) : 'The person'} still stands, or hangs on something else.`,
+    look: `${person ? literal(personName(person)) : 'The person'} still stands, or hangs on something else.`,
     touch: 'Take all slack in, brake hand on, and let the person lean back with full weight.',
     question: 'What did the rope do in the device?',
     expected: 'It held',

@@ -1,6 +1,6 @@
 import { assess } from '../assess/index.ts';
 import { strokeFigures } from '../../rigs/pairs/index.ts';
-import { sentence, type Ref, type Sentence, type Severity } from '../../foundations/finding/index.ts';
+import { sentence, type ElementId, type Sentence, type Severity } from '../../foundations/finding/index.ts';
 import { inGuideMode } from '../../things/fit/index.ts';
 import { servesJob, staticStretch, traitsOf, type Device } from '../../things/gear/index.ts';
 import { ascentOf, type Ascent } from '../../things/geometry/index.ts';
@@ -48,7 +48,7 @@ export function captureChoices(setup: Setup, loop: Attachment, devices: readonly
   const ctx = contextOf(setup);
   const figures = strokeFigures(loop, ctx);
   if (!at || !figures) return [];
-  const ref: Ref = at.end.id;
+  const ref: ElementId = at.end.id;
   const current = deviceOf(at)!.item;
   const rope = ropesIn(ctx.index, at.end)?.ropeA;
   return devices

@@ -1,9 +1,9 @@
 import { JUDGES } from '../assess/index.ts';
-import type { Finding, Ref } from '../../foundations/finding/index.ts';
+import type { Finding, ElementId } from '../../foundations/finding/index.ts';
 import type { Item } from '../../things/gear/index.ts';
 import { contextOf, type Context, type Judge } from '../../rigs/elements/index.ts';
-import { editorOf, withFields, type Change, type Setup } from '../../rigs/rig/index.ts';
-import { changesFor, type Variable } from './picks.ts';
+import { editorOf, withFields, type RigEdit, type Setup } from '../../rigs/rig/index.ts';
+import { changesFor, type OpenPlace } from './picks.ts';
 
 /** How bad a set-up is: numbers of findings, worst kind first. Compared in this order. */
 export type Cost = readonly [stops: number, minds: number, untested: number];
@@ -38,8 +38,8 @@ const COUNTED = JUDGES.filter((j) => j.id !== 'chosen');
  * The judges of a set-up as functions of its open places. A factor remembers what it has computed, so that a rope meets a device once, whatever
  * else is chosen. Judges declare what they read; a test holds the sum of all factors against the assessment of the whole.
  */
-export function factorsOf(base: Setup, variables: readonly Variable[], items: readonly Item[]): Factor[] {
-  const variableOf = new Map<Ref, number>();
+export function factorsOf(base: Setup, variables: readonly OpenPlace[], items: readonly Item[]): Factor[] {
+  const variableOf = new Map<ElementId, number>();
   variables.forEach((v, i) => v.refs.forEach((ref) => variableOf.set(ref, i)));
   // Two ropes can be joined although the set-up begins with one folded: judges of the joint are asked as well.
   const doubled = base.lines.find((l) => l.kind === 'doubled');
@@ -74,9 +74,9 @@ type ContextAt = (chosen: readonly number[]) => Context;
  * The context of everything that is chosen by then. A search goes down one place after the other and comes back: the set-ups on the way down are
  * kept, so that a choice is one change of the one above it, and the judges of a place share its context.
  */
-function sharedContext(base: Setup, variables: readonly Variable[], items: readonly Item[]): ContextAt {
+function sharedContext(base: Setup, variables: readonly OpenPlace[], items: readonly Item[]): ContextAt {
   const edit = editorOf(base);
-  const changes = variables.map(({ values }) => values.map((): Change[] | null => null));
+  const changes = variables.map(({ values }) => values.map((): RigEdit[] | null => null));
   const down: { readonly value: number; readonly setup: Setup }[] = [];
   let last = contextOf(base);
   return (chosen) => {
@@ -95,10 +95,10 @@ function sharedContext(base: Setup, variables: readonly Variable[], items: reado
 }
 
 function remembered(
-  variables: readonly Variable[],
+  variables: readonly OpenPlace[],
   scope: readonly number[],
   judge: Judge,
-  subject: Ref,
+  subject: ElementId,
   contextAt: ContextAt,
 ): Factor['cost'] {
   const known = new Map<number, number>();

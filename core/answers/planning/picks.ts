@@ -1,5 +1,5 @@
 import { strengthLeftKn, waysOf, type Way } from '../../things/connector/index.ts';
-import type { Ref } from '../../foundations/finding/index.ts';
+import type { ElementId } from '../../foundations/finding/index.ts';
 import {
   JOB_FACTS,
   MUNTER,
@@ -10,11 +10,11 @@ import {
   type Rope,
 } from '../../things/gear/index.ts';
 import { slotsOf, type Slot } from '../../rigs/elements/index.ts';
-import { indexOf, mainConnector, placeOf, withAll, type Change, type Setup } from '../../rigs/rig/index.ts';
+import { indexOf, mainConnector, placeOf, withAll, type RigEdit, type Setup } from '../../rigs/rig/index.ts';
 
 /** One item at one place, with how it is put in. */
 export interface Pick {
-  readonly ref: Ref;
+  readonly ref: ElementId;
   readonly itemId: string;
   readonly way?: Way;
   readonly method?: 'girth' | 'basket';
@@ -41,8 +41,8 @@ export const withPicks = (setup: Setup, picks: readonly Pick[], items: readonly 
   withAll(setup, changesFor(setup, picks, items));
 
 /** What putting them in changes. The ropes of a line are picked together. */
-export function changesFor(setup: Setup, picks: readonly Pick[], items: readonly Item[]): Change[] {
-  const changes = picks.map(({ ref, itemId, way, method, knots, wraps }): Change => {
+export function changesFor(setup: Setup, picks: readonly Pick[], items: readonly Item[]): RigEdit[] {
+  const changes = picks.map(({ ref, itemId, way, method, knots, wraps }): RigEdit => {
     const [at, key] = placeOf(setup, ref);
     return [
       at,
@@ -65,9 +65,9 @@ export function changesFor(setup: Setup, picks: readonly Pick[], items: readonly
 }
 
 /** What can be put into one open place, or into several that are chosen together. */
-export interface Variable {
+export interface OpenPlace {
   /** Places that it fills. */
-  readonly refs: readonly Ref[];
+  readonly refs: readonly ElementId[];
   readonly kind: Slot['kind'];
   readonly values: readonly (readonly Pick[])[];
 }
@@ -81,9 +81,9 @@ const EXTENSIONS = [
 ] as const;
 
 /** Ropes that can serve together: one rope; where two strands of different ropes can lie in the device, every pair of the same kind. */
-function ropeSets(setup: Setup, refs: readonly Ref[], ropes: readonly Rope[]): Pick[][] {
+function ropeSets(setup: Setup, refs: readonly ElementId[], ropes: readonly Rope[]): Pick[][] {
   const doubled = setup.lines.find((l) => l.kind === 'doubled');
-  const pairs = (a: Ref, b: Ref) =>
+  const pairs = (a: ElementId, b: ElementId) =>
     ropes.flatMap((x, i) =>
       ropes
         .slice(i + 1)
@@ -104,21 +104,24 @@ function ropeSets(setup: Setup, refs: readonly Ref[], ropes: readonly Rope[]): P
  * taken: the broadest connector for two strands, the shortest sling and loop, which leave the least hanging about, and a small connector for
  * a hitch. A part that the set-up has already stays as it is.
  */
-export function variablesOf(setup: Setup, items: readonly Item[]): Variable[] {
+export function variablesOf(setup: Setup, items: readonly Item[]): OpenPlace[] {
   const slots = slotsOf(setup).filter((s) => s.item === null && s.kind !== 'person');
   const index = indexOf(setup);
   const mains = new Set(
     setup.attachments.flatMap((a) => (a.end.kind === 'device' ? (mainConnector(a)?.id ?? []) : [])),
   );
   const refsOf = (kind: Slot['kind']) => slots.filter((s) => s.kind === kind).map((s) => s.ref);
-  const each = (refs: readonly Ref[], kind: Slot['kind'], values: (ref: Ref) => readonly (readonly Pick[])[]) =>
-    refs.map((ref): Variable => ({ refs: [ref], kind, values: values(ref) }));
+  const each = (
+    refs: readonly ElementId[],
+    kind: Slot['kind'],
+    values: (ref: ElementId) => readonly (readonly Pick[])[],
+  ) => refs.map((ref): OpenPlace => ({ refs: [ref], kind, values: values(ref) }));
   const ropes = refsOf('rope');
   const connectors = ofKind(items, 'connector');
   const clipped = refsOf('connector').filter((ref) => mains.has(ref));
   const others = refsOf('connector').filter((ref) => !mains.has(ref));
   const loopMm = (c: ItemOf<'cord'>) => c.loopLengthMm ?? (c.cutLengthM ?? 9) * 500;
-  const deviceAt = (ref: Ref): Device | null => {
+  const deviceAt = (ref: ElementId): Device | null => {
     const end = index.ownerOf(ref)!.end;
     return end.kind === 'device' ? end.item : null;
   };

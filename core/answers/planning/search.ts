@@ -2,7 +2,7 @@ import type { WayTest } from '../../things/connector/index.ts';
 import { traitsOf, type Connector, type Device, type Item } from '../../things/gear/index.ts';
 import { wellRigged, type Setup } from '../../rigs/rig/index.ts';
 import { costFrom, factorsOf, STOP, type Cost, type Factor } from './factors.ts';
-import { itemOf, makesSense, strengthAt, variablesOf, type Pick, type Variable } from './picks.ts';
+import { itemOf, makesSense, strengthAt, variablesOf, type Pick, type OpenPlace } from './picks.ts';
 
 /** One complete answer: what to put where, and how bad it then is. */
 export interface Combination {
@@ -58,7 +58,7 @@ export function search(
   const factors = factorsOf(base, variables, items);
   const fixed = factors.filter((f) => f.scope.length === 0).reduce((sum, f) => sum + f.cost([]), 0);
   const tree = createTree(base, variables, factors, items);
-  const isKey = (v: Variable) => v.kind === 'rope' || v.kind === 'device';
+  const isKey = (v: OpenPlace) => v.kind === 'rope' || v.kind === 'device';
   const keys = variables.filter(isKey).length;
   const sets = variables.filter(isKey).reduce((product, v) => product * v.values.length, 1);
   const maxLooks = Math.min(options.maxLooks, Math.max(LEAST_LOOKS, Math.floor(options.allLooks / sets)));
@@ -140,7 +140,7 @@ interface Leaf {
 }
 
 /** The open places as levels of a tree: what each value adds there, and the best way down from a beginning. */
-function createTree(base: Setup, variables: readonly Variable[], factors: readonly Factor[], items: readonly Item[]) {
+function createTree(base: Setup, variables: readonly OpenPlace[], factors: readonly Factor[], items: readonly Item[]) {
   const last = variables.length;
   const endingAt = variables.map((_, v) => factors.filter((f) => f.scope.at(-1) === v));
   // Cheap: of this value and at most one other place, remembered in a small table. The rest is only asked of what may still be the best.

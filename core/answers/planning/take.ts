@@ -1,6 +1,6 @@
 import { assess } from '../assess/index.ts';
 import type { WayTest } from '../../things/connector/index.ts';
-import type { Ref } from '../../foundations/finding/index.ts';
+import type { ElementId } from '../../foundations/finding/index.ts';
 import type { Item, Person } from '../../things/gear/index.ts';
 import { slotsOf } from '../../rigs/elements/index.ts';
 import {
@@ -16,15 +16,18 @@ import {
 import { withPicks, type Pick } from './picks.ts';
 
 /** What a plan asks: what for, where, and who. */
-export interface Question {
+export interface PlanQuestion {
   readonly template: TemplateId;
   readonly site: Partial<Site>;
   /** Who stands where in the rig. */
-  readonly people: Readonly<Record<Ref, Person | null>>;
+  readonly people: Readonly<Record<ElementId, Person | null>>;
 }
 
 /** The question as a set-up in which every part is open. */
-export function openSetup({ template, site, people }: Question, own: { id: string; name: string; now: string }): Setup {
+export function openSetup(
+  { template, site, people }: PlanQuestion,
+  own: { id: string; name: string; now: string },
+): Setup {
   const blank = blankSetup(template, own);
   const placed = Object.entries(people).reduce((setup, [ref, person]) => withItem(setup, ref, person), blank);
   return withFields(placed, 'site', site);

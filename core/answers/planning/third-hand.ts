@@ -35,7 +35,7 @@ export interface ThirdHandGrip {
 }
 
 /** A third hand out of a locker: what bites, what the hauling strand turns in, and how hard it is pulled. */
-export interface ThirdHand {
+export interface ThirdHandForces {
   /** The best first. */
   readonly grips: readonly ThirdHandGrip[];
   /** Locking connectors that are not in the rig: the strand turns in two of them. */
@@ -61,7 +61,7 @@ const rank = ({ severity }: ThirdHandGrip) => SEVERITIES.indexOf(severity);
  * What of these items makes a third hand for the casualty of a pick-off: a grab or clamp that fits their rope, or a cord that bites on it, judged for what they weigh; two locking connectors;
  * the strand is the end of the rescuer’s own rope or a cord. null while rope or casualty is not chosen, and in other jobs.
  */
-export function thirdHand(setup: Setup, items: readonly Item[]): ThirdHand | null {
+export function thirdHand(setup: Setup, items: readonly Item[]): ThirdHandForces | null {
   const casualty = casualtyOf(setup)?.item;
   const rope = ropeOfCasualty(setup);
   if (!casualty || !rope) return null;

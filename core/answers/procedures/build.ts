@@ -42,7 +42,7 @@ export const step = (
   tests: null,
   carries: null,
   wrongs: [],
-  stops: null,
+  mustHold: null,
   only: {},
   extra: false,
   ...more,
@@ -70,13 +70,13 @@ export const laneFacts = ({ id, label, locks }: Lane): Variable[] => {
  * @throws Error naming the step and the word (a programmer's mistake).
  */
 export function procedure(
-  draft: Omit<Procedure, 'variables' | 'stops'> & {
+  draft: Omit<Procedure, 'variables' | 'mustHold'> & {
     readonly variables: readonly Variable[];
     readonly start?: Readonly<Record<string, string>>;
-    readonly stops?: number;
+    readonly mustHold?: number;
   },
 ): Procedure {
-  const { start = {}, stops = 1, ...rest } = draft;
+  const { start = {}, mustHold = 1, ...rest } = draft;
   const variables = [
     fact('where', ['ground', 'low', 'up'], {
       ground: 'you stand on the ground',
@@ -114,5 +114,5 @@ export function procedure(
         throw new Error(`${draft.id}, ${s.id}: no variant ${variant}/${option}`);
   }
   if (new Set(draft.steps.map((s) => s.id)).size < draft.steps.length) throw new Error(`${draft.id}: a step twice`);
-  return { ...rest, variables, stops };
+  return { ...rest, variables, mustHold };
 }

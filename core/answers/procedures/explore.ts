@@ -57,7 +57,7 @@ interface FastStep {
   readonly tests: number;
   /** Place of what carries after the test among the attachments. */
   readonly carries: number;
-  readonly stops: number;
+  readonly mustHold: number;
 }
 interface FastLane {
   readonly on: number;
@@ -128,7 +128,7 @@ class FastWorld {
       wrongs: step.wrongs.map((w) => this.sets(w.sets)),
       tests: step.tests === null ? -1 : this.procedure.lanes.findIndex((l) => l.id === step.tests),
       carries: this.procedure.lanes.findIndex((l) => l.id === (step.carries ?? step.tests)),
-      stops: step.stops ?? -1,
+      mustHold: step.mustHold ?? -1,
     };
   }
 
@@ -206,15 +206,15 @@ export function explore(
 
   // The world before each step of the order itself, with what is promised there. An order that is itself in breach has an end.
   const before: Uint8Array[] = [world.start.slice()];
-  const promised: number[] = [procedure.stops];
+  const promised: number[] = [procedure.mustHold];
   const state = world.start.slice();
-  let sound = world.breach(state, procedure.stops) < 0 ? steps.length : -1;
+  let sound = world.breach(state, procedure.mustHold) < 0 ? steps.length : -1;
   for (let i = 0; i < steps.length; i += 1) {
     const step = fast[i]!;
     let promise = promised[i]!;
     if (step && !world.move(state, step, -1)) {
       sound = Math.min(sound, i);
-    } else if (step && step.stops >= 0) promise = step.stops;
+    } else if (step && step.mustHold >= 0) promise = step.mustHold;
     if (world.breach(state, promise) >= 0) sound = Math.min(sound, i);
     before.push(state.slice());
     promised.push(promise);
@@ -231,7 +231,7 @@ export function explore(
       const step = fast[i];
       if (step) {
         if (!world.move(at, step, wrong)) return { kind: 'shows', at: place };
-        if (step.stops >= 0) promise = step.stops;
+        if (step.mustHold >= 0) promise = step.mustHold;
         const breach = world.breach(at, promise);
         if (breach >= 0) return { kind: 'breach', at: place, breach: BREACH_ORDER[breach]! };
       }

@@ -54,8 +54,8 @@ export interface Step {
   /** What carries the weight after such a test; null: what was tested. A hitch on the brake strands is tested while the device carries. */
   readonly carries: string | null;
   readonly wrongs: readonly Wrong[];
-  /** Stops that count, promised from after this step on. */
-  readonly stops: number | null;
+  /** How many things at least hold, promised from after this step on. */
+  readonly mustHold: number | null;
   /** Options under which the step belongs to the procedure. */
   readonly only: Readonly<Record<string, string>>;
   /** Not in the order unless it is put there. */
@@ -97,8 +97,8 @@ export interface Procedure {
   readonly variants: readonly Variant[];
   readonly invariants: readonly Invariant[];
   readonly steps: readonly Step[];
-  /** Stops that count, promised while off the ground, until a step promises more. */
-  readonly stops: number;
+  /** How many things at least hold while off the ground, until a step promises otherwise. */
+  readonly mustHold: number;
 }
 
 export type State = Readonly<Record<string, string>>;

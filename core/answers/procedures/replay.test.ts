@@ -35,7 +35,7 @@ const wall = procedure({
     step('lock', 'Lock.', 'Locked.', { can: [is('lanyard.on')], sets: [to('lanyard.locked', 'yes')] }),
     step('weigh', 'Weigh.', 'Carries.', { can: [is('lanyard.on')], tests: 'lanyard' }),
     step('let-go', 'Let go.', 'Gone.', { sets: [to('held', 'no')] }),
-    step('both', 'Both.', 'Both.', { stops: 2 }),
+    step('both', 'Both.', 'Both.', { mustHold: 2 }),
     step('knife', 'Take the knife.', 'There.', { sets: [to('pocket', 'yes')] }),
     step('down', 'Down.', 'Down.', { sets: [to('where', 'ground'), to('weight', 'feet')] }),
     step('maybe', 'Maybe.', 'Maybe.', { sets: [to('pocket', 'yes', is('held')), to('pocket', 'no', not('held'))] }),
@@ -149,7 +149,7 @@ describe('laws, on all shipped procedures', () => {
   it('promising more never mends an order', () =>
     fc.assert(
       fc.property(anyOrder, ({ p, order }) => {
-        const stricter = { ...p, stops: p.stops + 1 };
+        const stricter = { ...p, stops: p.mustHold + 1 };
         replay(p, order).forEach((m, i) => {
           if (m.breaches.length > 0)
             expect(replay(stricter, order)[i]!.breaches.length).toBeGreaterThanOrEqual(m.breaches.length);

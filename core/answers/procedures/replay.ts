@@ -37,7 +37,7 @@ const laneCounts = (state: State, lane: Lane): boolean =>
   (!lane.locks || state[`${lane.id}.locked`] === 'yes') &&
   state[`${lane.id}.tested`] === 'yes';
 
-/** What is wrong with a state, worst first; `promised` is the number of Stops that must count. */
+/** What is wrong with a state, worst first; `promised` is the number of things that must hold. */
 export function breachesIn(procedure: Procedure, state: State, promised: number): Breach[] {
   const { lanes, invariants } = procedure;
   const breaches: Breach[] = [];
@@ -133,12 +133,12 @@ const whyNot = ({ variables }: Procedure, { v, is, not }: Condition): string => 
  */
 export function replay(procedure: Procedure, moves: readonly Move[]): Moment[] {
   let state = startState(procedure);
-  let promised = procedure.stops;
+  let promised = procedure.mustHold;
   const moments = [momentOf(procedure, state, promised, '')];
   for (const move of moves) {
     const done = doMove(procedure, state, move);
     state = done.state;
-    if (move.step && !done.stuck) promised = move.step.stops ?? promised;
+    if (move.step && !done.stuck) promised = move.step.mustHold ?? promised;
     moments.push(momentOf(procedure, state, promised, done.stuck));
   }
   return moments;

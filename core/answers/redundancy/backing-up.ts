@@ -4,7 +4,7 @@ import { contextOf } from '../../rigs/elements/index.ts';
 import { ownDevice, removablesOf, VARIATIONS, without, type Setup, type Variation } from '../../rigs/rig/index.ts';
 import { standing } from './closure.ts';
 import { minimalCutSets, type CutSet } from './cut-sets.ts';
-import { holdsFromRig } from './from-rig.ts';
+import { holdsFromRig } from './holds-from-rig.ts';
 import { hanging } from './who.ts';
 import type { Fault, Hold, HoldModel } from './model.ts';
 

@@ -1,4 +1,4 @@
-import { sentence, type Finding, type Ref } from '../../foundations/finding/index.ts';
+import { sentence, type Finding, type ElementId } from '../../foundations/finding/index.ts';
 import type { Context } from '../../rigs/elements/index.ts';
 import { mainConnector, type Attachment, type Piece, type RigLine, type RigPerson } from '../../rigs/rig/index.ts';
 import type { FaultKind } from './kinds.ts';
@@ -10,7 +10,7 @@ function faultList() {
   const faults = new Map<string, Fault>();
   return {
     all: () => [...faults.values()],
-    add: (kind: FaultKind, id: string, part: Ref, says: string, basic = true): string => {
+    add: (kind: FaultKind, id: string, part: ElementId, says: string, basic = true): string => {
       if (!faults.has(id)) faults.set(id, { id, part, says, basic, kind });
       return id;
     },
@@ -89,7 +89,7 @@ export function faultsOf(ctx: Context, person: RigPerson, findings: readonly Fin
       ? [harness, list.add('bridge', `${wearer.harnessId}:bridge`, wearer.harnessId, 'the bridge is worn through')]
       : [harness];
   };
-  const anchor = (id: Ref) =>
+  const anchor = (id: ElementId) =>
     list.add('anchor', id, id, setup.anchors[0]?.id === id ? 'the anchor lets go' : 'the other anchor lets go');
 
   /** The parts of one attachment, from its end to what it hangs on. */

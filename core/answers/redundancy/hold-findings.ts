@@ -3,7 +3,7 @@ import { traitsOf, type Job, JOB_FACTS } from '../../things/gear/index.ts';
 import type { Context } from '../../rigs/elements/index.ts';
 import { belaysFromHarness, deviceOf, type RigPerson } from '../../rigs/rig/index.ts';
 import { singlePoints } from './cut-sets.ts';
-import { holdsFromRig } from './from-rig.ts';
+import { holdsFromRig } from './holds-from-rig.ts';
 import { hanging } from './who.ts';
 import { FAULT_KINDS } from './kinds.ts';
 import type { Fault, HoldModel } from './model.ts';

@@ -1,4 +1,4 @@
-import type { Ref, Sentence, Severity } from '../../foundations/finding/index.ts';
+import type { ElementId, Sentence, Severity } from '../../foundations/finding/index.ts';
 import type { FaultKind } from './kinds.ts';
 
 /*
@@ -10,7 +10,7 @@ export interface Fault {
   readonly id: string;
   readonly kind: FaultKind;
   /** Where the drawing shows it. */
-  readonly part: Ref;
+  readonly part: ElementId;
   /** As a clause: "the device connector opens". */
   readonly says: string;
   /** False for what only follows from other faults. */

@@ -1,5 +1,5 @@
 import type { FindingCode } from './codes.ts';
-import type { Finding, Ref } from './schema.ts';
+import type { Finding, ElementId } from './schema.ts';
 
 /**
  * What a finding puts in doubt about the element it is about, when it is not clear:
@@ -236,7 +236,7 @@ export function doubtedBy({
   code,
   severity,
   subject,
-}: Pick<Finding, 'code' | 'severity' | 'subject'>): Ref | undefined {
+}: Pick<Finding, 'code' | 'severity' | 'subject'>): ElementId | undefined {
   const doubt = DOUBTS[code];
   if (severity === 'clear' || doubt === 'none' || (doubt === 'broken' && severity !== 'stop')) return undefined;
   return subject[PLACE[code] ?? 0];

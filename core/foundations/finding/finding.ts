@@ -1,6 +1,6 @@
 import type { SourceId } from '../sources/index.ts';
 import { CODE_SOURCES } from './codes.ts';
-import { SEVERITIES, type Finding, type Ref, type Severity } from './schema.ts';
+import { SEVERITIES, type Finding, type ElementId, type Severity } from './schema.ts';
 
 type FindingInput = Omit<Finding, 'sources' | 'numbers' | 'remedy'> &
   Partial<Pick<Finding, 'numbers' | 'remedy'>> & { readonly sources?: readonly SourceId[] };
@@ -22,7 +22,7 @@ export function finding(input: FindingInput): Finding {
 }
 
 /** The same findings about other elements: rules speak of `device` and `hitch`, a rig may have two of each. */
-export const about = (findings: readonly Finding[], names: Readonly<Record<string, Ref>>): Finding[] =>
+export const withSubjects = (findings: readonly Finding[], names: Readonly<Record<string, ElementId>>): Finding[] =>
   findings.map((f) =>
     f.subject.some((ref) => (names[ref] ?? ref) !== ref)
       ? { ...f, subject: f.subject.map((ref) => names[ref] ?? ref) }

@@ -8,10 +8,10 @@ export const SEVERITIES = ['stop', 'mind', 'untested', 'clear'] as const;
 export type Severity = (typeof SEVERITIES)[number];
 
 /** Name of an element of a rig, unique in it: what a finding points at, what the drawing marks and the check walks. */
-export const refSchema = z
+export const elementIdSchema = z
   .string()
   .regex(/^[a-zA-Z][\w-]{0,31}$/, 'A letter, then letters, digits, - or _, 32 at most.');
-export type Ref = z.infer<typeof refSchema>;
+export type ElementId = z.infer<typeof elementIdSchema>;
 
 /** One number behind a finding; `value` is in the unit that `quantity` names. */
 export interface FindingNumber {
@@ -28,7 +28,7 @@ export interface FindingNumber {
 export interface Finding {
   readonly code: FindingCode;
   readonly severity: Severity;
-  readonly subject: readonly Ref[];
+  readonly subject: readonly ElementId[];
   readonly says: string;
   readonly because: string;
   readonly remedy: string;
@@ -49,7 +49,7 @@ export const findingNumberSchema = z.object({
 export const findingSchema = z.object({
   code: z.string().max(80),
   severity: z.enum(SEVERITIES),
-  subject: z.array(refSchema),
+  subject: z.array(elementIdSchema),
   says: z.string(),
   because: z.string(),
   remedy: z.string(),

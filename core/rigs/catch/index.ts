@@ -2,7 +2,7 @@ export { catchFindings, ofHundred } from './catch-findings.ts';
 export { atwoodMPerS2, belayerLiftM, fixedForceN, hangsStillM } from './closed-forms.ts';
 export type { CatchMoment, Caught, Fall } from './fall.ts';
 export { heightsFindings, heightsOf, type Heights, type Spot } from './heights.ts';
-export { catchIn, limitsOf, scenarioOf, usualQuestion, type Missing } from './from-rig.ts';
+export { catchIn, limitsOf, scenarioOf, usualQuestion, type Missing } from './fall-from-rig.ts';
 export {
   fallQuestionSchema,
   groundFall,

@@ -1,4 +1,4 @@
-import { finding, literal, type Finding, type Ref } from '../../foundations/finding/index.ts';
+import { finding, literal, type Finding, type ElementId } from '../../foundations/finding/index.ts';
 import { handOffIn } from '../../things/fit/index.ts';
 import { JOB_FACTS, JOBS, type DevicePlace } from '../../things/gear/index.ts';
 import {
@@ -13,7 +13,7 @@ import {
   type Role,
 } from '../rig/index.ts';
 import type { Context } from './context.ts';
-import { about, type Judge } from './judge.ts';
+import { claimOf, type Judge } from './judge.ts';
 
 /** Whom a job carries; a partner and a belayer stand. */
 const CARRIED: ReadonlySet<Role> = new Set<Role>(['climber', 'second', 'casualty', 'rescuer']);
@@ -38,7 +38,7 @@ const carries = (a: Attachment, p: RigPerson, ctx: Context): boolean =>
 export const attachedJudge: Judge = {
   id: 'attached',
   subjects: (ctx) => carried(ctx).map((p) => p.id),
-  claims: (ref) => [about(ref, 'attached')],
+  claims: (ref) => [claimOf(ref, 'attached')],
   judge: (ref, ctx) => {
     const person = ctx.index.person(ref)!;
     const own = ctx.setup.attachments.filter((a) => carries(a, person, ctx));
@@ -97,7 +97,7 @@ const nothing = (person: RigPerson): Finding =>
 export const pointJudge: Judge = {
   id: 'point',
   subjects: ({ setup }) => setup.attachments.map((a) => a.id),
-  claims: (ref) => [about(ref, 'point')],
+  claims: (ref) => [claimOf(ref, 'point')],
   judge: (ref, ctx) => {
     const a = ctx.attachment(ref);
     return [...onPoint(a, ctx), ...joined(a), ...byHand(a, ctx), ...usedFor(a, ctx)];
@@ -249,7 +249,7 @@ function byHand(a: Attachment, ctx: Context): Finding[] {
 export const atEdgeJudge: Judge = {
   id: 'at-edge',
   subjects: (ctx) => standingAbove(ctx).map((p) => p.id),
-  claims: (ref) => [about(ref, 'at-edge')],
+  claims: (ref) => [claimOf(ref, 'at-edge')],
   judge: (ref, ctx) => {
     const person = ctx.index.person(ref)!;
     if (!person.item || person.atEdge === 'away' || person.atEdge === 'tied') return [];
@@ -278,7 +278,7 @@ export const standingAbove = (ctx: Context): RigPerson[] =>
   );
 
 /** What is asked of a person because of where they hang or stand. */
-export const personQuestions = (ctx: Context, id: Ref): readonly (readonly [string, string])[] => [
+export const personQuestions = (ctx: Context, id: ElementId): readonly (readonly [string, string])[] => [
   ...(carried(ctx).some((p) => p.id === id)
     ? [['attached', 'whether and where this person is attached'] as const]
     : []),

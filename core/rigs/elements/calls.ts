@@ -1,7 +1,7 @@
 import { finding, type Finding } from '../../foundations/finding/index.ts';
 import type { Setup } from '../rig/index.ts';
 import { callsMatter, downMatters } from './calls-matter.ts';
-import { about, type Judge } from './judge.ts';
+import { claimOf, type Judge } from './judge.ts';
 
 const belayerOf = (setup: Setup) => setup.persons.find((p) => p.role === 'belayer')!.id;
 
@@ -9,7 +9,7 @@ const belayerOf = (setup: Setup) => setup.persons.find((p) => p.role === 'belaye
 export const callsJudge: Judge = {
   id: 'calls',
   subjects: ({ setup }) => (callsMatter(setup) ? [belayerOf(setup)] : []),
-  claims: (ref, { setup }) => [about(ref, 'calls'), ...(downMatters(setup) ? [about(ref, 'down')] : [])],
+  claims: (ref, { setup }) => [claimOf(ref, 'calls'), ...(downMatters(setup) ? [claimOf(ref, 'down')] : [])],
   judge: (ref, { setup }): Finding[] => [...heard(ref, setup), ...(downMatters(setup) ? down(ref, setup) : [])],
   reads: (ref) => [ref],
 };

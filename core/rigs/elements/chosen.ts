@@ -1,11 +1,11 @@
-import { finding, type Finding, type Ref, literal } from '../../foundations/finding/index.ts';
+import { finding, type Finding, type ElementId, literal } from '../../foundations/finding/index.ts';
 import { traitsOf, type Item, type Person } from '../../things/gear/index.ts';
 import { mainConnector, templateOf, thingsOf, type Setup, type Thing } from '../rig/index.ts';
-import { about, type Judge } from './judge.ts';
+import { claimOf, type Judge } from './judge.ts';
 
 /** A place in a rig that a person or a piece of gear is chosen for. */
 export interface Slot {
-  readonly ref: Ref;
+  readonly ref: ElementId;
   /** What belongs there, as a label. */
   readonly label: string;
   readonly kind: 'person' | 'harness' | 'rope' | 'sling' | 'connector' | 'device' | 'cord';
@@ -91,7 +91,7 @@ function slotOf(setup: Setup, thing: Thing): Slot | null {
   }
 }
 
-const usesHarness = (setup: Setup, person: Ref) =>
+const usesHarness = (setup: Setup, person: ElementId) =>
   setup.attachments.some((a) => a.root.kind === 'harness' && a.root.person === person);
 
 /** Every place of a rig, in the order in which one chooses: people, harness, ropes, then from the device down to the hitch. */
@@ -106,7 +106,7 @@ const slotsKnown = new WeakMap<Setup, readonly Slot[]>();
 export const chosenJudge: Judge = {
   id: 'chosen',
   subjects: ({ setup }) => slotsOf(setup).map((s) => s.ref),
-  claims: (ref) => [about(ref, 'chosen')],
+  claims: (ref) => [claimOf(ref, 'chosen')],
   judge: (ref, { setup }) => {
     const slot = slotsOf(setup).find((s) => s.ref === ref)!;
     if (slot.item !== null || slot.optional) return [];
@@ -115,7 +115,7 @@ export const chosenJudge: Judge = {
   reads: (ref) => [ref],
 };
 
-const missing = (ref: Ref, label: string): Finding =>
+const missing = (ref: ElementId, label: string): Finding =>
   finding({
     code: 'rig.part-missing',
     severity: 'untested',
@@ -126,14 +126,14 @@ const missing = (ref: Ref, label: string): Finding =>
   });
 
 /** Places that a place shares its kind with, before it. */
-const before = (ref: Ref, setup: Setup): Slot[] => {
+const before = (ref: ElementId, setup: Setup): Slot[] => {
   const slots = slotsOf(setup);
   const at = slots.findIndex((s) => s.ref === ref);
   return slots.slice(0, at).filter((s) => s.kind === slots[at]!.kind);
 };
 
 /** Places that are not the first one of their kind. */
-export const sharedPlaces = (setup: Setup): Ref[] => {
+export const sharedPlaces = (setup: Setup): ElementId[] => {
   const kinds = new Set<string>();
   return slotsOf(setup).flatMap(({ kind, ref }) => {
     const shared = kinds.has(kind);
@@ -146,7 +146,7 @@ export const sharedPlaces = (setup: Setup): Ref[] => {
 export const twiceJudge: Judge = {
   id: 'twice',
   subjects: ({ setup }) => sharedPlaces(setup),
-  claims: (ref) => [about(ref, 'once')],
+  claims: (ref) => [claimOf(ref, 'once')],
   judge: (ref, { setup }) => {
     const slot = slotsOf(setup).find((s) => s.ref === ref)!;
     const { item } = slot;

@@ -1,14 +1,14 @@
-import { finding, literal, type Ref } from '../../foundations/finding/index.ts';
+import { finding, literal, type ElementId } from '../../foundations/finding/index.ts';
 import type { Connector, Cord, Harness, Rope, Sling } from '../../things/gear/index.ts';
 import { thingsOf } from '../rig/index.ts';
 import type { Context } from './context.ts';
-import { about, type Judge } from './judge.ts';
+import { claimOf, type Judge } from './judge.ts';
 
 type Worn = Rope | Cord | Sling | Harness | Connector;
 
 /** Everything in a rig that is looked over by eye and hand, by where it stands. */
-function lookedOver({ setup }: Context): { ref: Ref; item: Worn | null }[] {
-  return thingsOf(setup).flatMap((thing): { ref: Ref; item: Worn | null }[] => {
+function lookedOver({ setup }: Context): { ref: ElementId; item: Worn | null }[] {
+  return thingsOf(setup).flatMap((thing): { ref: ElementId; item: Worn | null }[] => {
     if (thing.kind === 'rope') return [{ ref: thing.id, item: thing.item }];
     if (thing.kind === 'harness') return [{ ref: thing.id, item: thing.person.harness }];
     if (thing.kind === 'sling' && thing.piece.kind === 'sling') return [{ ref: thing.id, item: thing.piece.item }];
@@ -24,7 +24,7 @@ const WHAT = { rope: 'rope', cord: 'cord', sling: 'sling', harness: 'harness', c
 export const conditionJudge: Judge = {
   id: 'condition',
   subjects: (ctx) => lookedOver(ctx).map((f) => f.ref),
-  claims: (ref) => [about(ref, 'condition')],
+  claims: (ref) => [claimOf(ref, 'condition')],
   judge: (ref, ctx) => {
     const item = lookedOver(ctx).find((f) => f.ref === ref)?.item;
     if (!item || item.condition === 'sound') return [];

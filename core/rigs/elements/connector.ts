@@ -1,20 +1,20 @@
 import { gateFindings, jobLoadKn, judgeWay, strengthFinding, waysOf, type Way } from '../../things/connector/index.ts';
-import type { Finding, Ref } from '../../foundations/finding/index.ts';
+import type { Finding, ElementId } from '../../foundations/finding/index.ts';
 import { finding, literal } from '../../foundations/finding/index.ts';
 import { deviceOf, type ConnectorPiece } from '../rig/index.ts';
 import { loadParts, type Context } from './context.ts';
-import { about, between, type Judge } from './judge.ts';
+import { claimOf, claimOfPair, type Judge } from './judge.ts';
 
-export const connectors = ({ setup }: Context): Ref[] =>
+export const connectors = ({ setup }: Context): ElementId[] =>
   setup.attachments.flatMap((a) => a.pieces.filter((p) => p.kind === 'connector').map((p) => p.id));
-export const connectorAt = (ref: Ref, { index }: Context) =>
+export const connectorAt = (ref: ElementId, { index }: Context) =>
   index.ownerOf(ref)!.pieces.find((p): p is ConnectorPiece => p.id === ref && p.kind === 'connector')!;
 
 /** How a gate locks, whether it is locked, and where it faces. */
 export const gateJudge: Judge = {
   id: 'gate',
   subjects: connectors,
-  claims: (ref) => [about(ref, 'gate')],
+  claims: (ref) => [claimOf(ref, 'gate')],
   judge: (ref, ctx) => {
     const { item, gate, faces } = connectorAt(ref, ctx);
     if (!item) return [];
@@ -28,7 +28,7 @@ export const gateJudge: Judge = {
 export const connectorStrengthJudge: Judge = {
   id: 'connector-strength',
   subjects: connectors,
-  claims: (ref) => [about(ref, 'strength')],
+  claims: (ref) => [claimOf(ref, 'strength')],
   judge: (ref, ctx) => {
     const { item, planned, loadedEnd, faces } = connectorAt(ref, ctx);
     const a = ctx.index.ownerOf(ref)!;
@@ -77,7 +77,7 @@ export function fits(
   );
 }
 
-const unknownLoad = (ref: Ref, name: string): Finding =>
+const unknownLoad = (ref: ElementId, name: string): Finding =>
   finding({
     code: 'connector.strength-unknown',
     severity: 'untested',
@@ -101,7 +101,7 @@ export const rootJudge: Judge = {
         : a.root.kind === 'anchor'
           ? a.root.anchor
           : undefined;
-    return root ? [between(root, first.id)] : [];
+    return root ? [claimOfPair(root, first.id)] : [];
   },
   judge: (ref, ctx) => noBeltLoop(ref, ctx),
   reads: (ref, ctx) => {
@@ -111,7 +111,7 @@ export const rootJudge: Judge = {
   },
 };
 
-function noBeltLoop(ref: Ref, ctx: Context): Finding[] {
+function noBeltLoop(ref: ElementId, ctx: Context): Finding[] {
   const { root, pieces, label } = ctx.attachment(ref);
   if (root.kind !== 'harness' || root.point !== 'belay-loop' || pieces[0]?.kind !== 'connector') return [];
   const person = ctx.index.person(root.person);

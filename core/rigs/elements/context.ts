@@ -1,4 +1,4 @@
-import type { Ref } from '../../foundations/finding/index.ts';
+import type { ElementId } from '../../foundations/finding/index.ts';
 import { inGuideMode } from '../../things/fit/index.ts';
 import { brakeFigures, type BrakeFigures, type BrakeHandInput } from '../../things/friction/index.ts';
 import { JOB_FACTS, type LoadCase, type UseCase } from '../../things/gear/index.ts';
@@ -47,8 +47,8 @@ export interface Context {
   readonly setup: Setup;
   readonly index: RigIndex;
   readonly descentM: number;
-  readonly attachment: (id: Ref) => Attachment;
-  readonly line: (id: Ref) => RigLine;
+  readonly attachment: (id: ElementId) => Attachment;
+  readonly line: (id: ElementId) => RigLine;
   readonly use: (a: Attachment) => UseCase;
   readonly load: (a: Attachment) => LoadCase | null;
   readonly ropes: (a: Attachment) => Ropes | null;
@@ -77,12 +77,12 @@ function once<K, V>(make: (key: K) => V): (key: K) => V {
 export function contextOf(setup: Setup): Context {
   const index = indexOf(setup);
   const descentM = descentOf(setup.site);
-  const attachment = (id: Ref) => {
+  const attachment = (id: ElementId) => {
     const found = index.attachment(id);
     if (!found) throw new Error(`no attachment ${id}`);
     return found;
   };
-  const line = (id: Ref) => {
+  const line = (id: ElementId) => {
     const found = index.line(id);
     if (!found) throw new Error(`no line ${id}`);
     return found;
@@ -191,7 +191,7 @@ export function contextOf(setup: Setup): Context {
 }
 
 /** Parts that the load of an attachment depends on: where somebody can fall, or slack comes in, the rope and where it slips. */
-export const loadParts = ({ index, use }: Context, a: Attachment): Ref[] =>
+export const loadParts = ({ index, use }: Context, a: Attachment): ElementId[] =>
   JOB_FACTS[use(a).use].fallFactor === null ? [] : [a.end.id, ...ropeIdsOf(index, a.end)];
 
 /** A hand brakes here: not a device that holds by itself, and not the catch of a fall, which is another matter than holding. */

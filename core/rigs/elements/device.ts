@@ -1,4 +1,4 @@
-import { about as named, finding, type Finding, type Ref } from '../../foundations/finding/index.ts';
+import { withSubjects as named, finding, type Finding, type ElementId } from '../../foundations/finding/index.ts';
 import type { Device, Rope, UseCase } from '../../things/gear/index.ts';
 import { ropeInDevice } from '../../things/fit/index.ts';
 import { brakeHand } from '../../things/friction/index.ts';
@@ -14,16 +14,16 @@ import {
 } from '../rig/index.ts';
 import { brakes, type Context } from './context.ts';
 import { sameWearer } from './grips.ts';
-import { between, type Claim, type Judge } from './judge.ts';
+import { claimOfPair, type Claim, type Judge } from './judge.ts';
 
-export const devices = ({ setup }: Context): Ref[] =>
+export const devices = ({ setup }: Context): ElementId[] =>
   setup.attachments.filter((a) => a.end.kind === 'device').map((a) => a.id);
-const handOf = (a: Attachment, ctx: Context): Ref | undefined => {
+const handOf = (a: Attachment, ctx: Context): ElementId | undefined => {
   const hand = deviceOf(a)?.hand;
   return hand ? ctx.index.person(hand)?.handId : undefined;
 };
 /** Names of what the rules call device, rope and brake hand. */
-export const namesAt = (a: Attachment, ctx: Context): Readonly<Record<string, Ref>> => {
+export const namesAt = (a: Attachment, ctx: Context): Readonly<Record<string, ElementId>> => {
   const [first] = linesOf(ctx.index, a.end);
   return {
     device: a.end.id,
@@ -39,7 +39,7 @@ export const fitJudge: Judge = {
   subjects: devices,
   claims: (ref, ctx) => {
     const a = ctx.attachment(ref);
-    return linesOf(ctx.index, a.end).map((l) => between(a.end.id, l.id));
+    return linesOf(ctx.index, a.end).map((l) => claimOfPair(a.end.id, l.id));
   },
   judge: (ref, ctx) => {
     const a = ctx.attachment(ref);
@@ -62,7 +62,7 @@ export const fitJudge: Judge = {
 const fitsKnown = new WeakMap<Rope, WeakMap<Device, Map<string, readonly Finding[]>>>();
 
 /** A rope in a device, remembered: a plan puts each rope beside every other one, and asks the same again. */
-function fitOf(rope: Rope, device: Device, use: UseCase, part: Ref): readonly Finding[] {
+function fitOf(rope: Rope, device: Device, use: UseCase, part: ElementId): readonly Finding[] {
   const ofRope = fitsKnown.get(rope) ?? new WeakMap<Device, Map<string, readonly Finding[]>>();
   fitsKnown.set(rope, ofRope);
   const known = ofRope.get(device) ?? new Map<string, readonly Finding[]>();
@@ -90,7 +90,7 @@ export function unlike(findings: readonly Finding[]): Finding[] {
 }
 
 /** The device and the ropes in it. */
-const partsOf = (a: Attachment, { index }: Context): Ref[] => [a.end.id, ...ropeIdsOf(index, a.end)];
+const partsOf = (a: Attachment, { index }: Context): ElementId[] => [a.end.id, ...ropeIdsOf(index, a.end)];
 
 /** Both strands of a doubled rope run through the device. */
 export const strandsJudge: Judge = {
@@ -98,7 +98,7 @@ export const strandsJudge: Judge = {
   subjects: (ctx) => devices(ctx).filter((ref) => doubledIn(ctx.attachment(ref), ctx).length > 0),
   claims: (ref, ctx) => {
     const a = ctx.attachment(ref);
-    return doubledIn(a, ctx).map((l) => between(a.end.id, l.id, 'strands'));
+    return doubledIn(a, ctx).map((l) => claimOfPair(a.end.id, l.id, 'strands'));
   },
   judge: (ref, ctx) => {
     const a = ctx.attachment(ref);
@@ -130,7 +130,7 @@ export const brakeJudge: Judge = {
   claims: (ref, ctx): Claim[] => {
     const a = ctx.attachment(ref);
     const hand = handOf(a, ctx);
-    return hand ? [between(hand, a.end.id, 'brake')] : [];
+    return hand ? [claimOfPair(hand, a.end.id, 'brake')] : [];
   },
   judge: (ref, ctx) => {
     const a = ctx.attachment(ref);
@@ -175,7 +175,7 @@ function onTheGrooves(input: NonNullable<ReturnType<Context['brakeInput']>>, end
     brakeHand({ ...input, smoothSide, backupStands: false }).filter((f) => f.code === 'friction.rope-holds-back');
   return held(true).length > 0 ? [] : held(false);
 }
-const firstRope = (a: Attachment, { index }: Context): Ref => ropeSlots(linesOf(index, a.end)[0]!)[0]!.id;
+const firstRope = (a: Attachment, { index }: Context): ElementId => ropeSlots(linesOf(index, a.end)[0]!)[0]!.id;
 
 /** A device at the anchor: how the brake strand is led decides what it holds. */
 function ledUnknown(a: Attachment, ctx: Context): Finding[] {

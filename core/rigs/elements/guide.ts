@@ -1,17 +1,17 @@
-import { finding, literal, type Finding, type Ref } from '../../foundations/finding/index.ts';
+import { finding, literal, type Finding, type ElementId } from '../../foundations/finding/index.ts';
 import { inGuideMode } from '../../things/fit/index.ts';
 import { deviceOf, linesOf, type Attachment, type DeviceEnd } from '../rig/index.ts';
 import { threshold } from '../../foundations/sources/index.ts';
 import { exactly } from '../../foundations/units/index.ts';
 import type { Context } from './context.ts';
-import { about, type Judge } from './judge.ts';
+import { claimOf, type Judge } from './judge.ts';
 
 const ends = (ctx: Context): { a: Attachment; end: DeviceEnd }[] =>
   ctx.setup.attachments.flatMap((a) => {
     const end = deviceOf(a);
     return end && a.root.kind === 'anchor' ? [{ a, end }] : [];
   });
-const endAt = (ref: Ref, ctx: Context): DeviceEnd => deviceOf(ctx.index.ownerOf(ref)!)!;
+const endAt = (ref: ElementId, ctx: Context): DeviceEnd => deviceOf(ctx.index.ownerOf(ref)!)!;
 
 /** A plate at the anchor that grips by itself, because the loaded strand presses on the brake strand. */
 export const guides = (a: Attachment, ctx: Context): boolean => {
@@ -24,14 +24,14 @@ export const twoStrandsBelow = (a: Attachment, ctx: Context): boolean =>
 
 const subjects =
   (asked: (a: Attachment, ctx: Context) => boolean) =>
-  (ctx: Context): Ref[] =>
+  (ctx: Context): ElementId[] =>
     ends(ctx).flatMap(({ a, end }) => (end.item === null || asked(a, ctx) ? [end.id] : []));
 
 /** Which strand presses on which: only with the loaded one above does the plate grip. */
 export const loadStrandJudge: Judge = {
   id: 'load-strand',
   subjects: subjects(guides),
-  claims: (ref) => [about(ref, 'load-strand')],
+  claims: (ref) => [claimOf(ref, 'load-strand')],
   judge: (ref, ctx) => {
     const { item, loadStrand } = endAt(ref, ctx);
     if (!guides(ctx.index.ownerOf(ref)!, ctx) || loadStrand === 'above') return [];
@@ -60,8 +60,8 @@ export const crossedJudge: Judge = {
   id: 'crossed',
   subjects: subjects(twoStrandsBelow),
   claims: (ref, ctx) => [
-    about(ref, 'crossed'),
-    ...(twoStrandsBelow(ctx.index.ownerOf(ref)!, ctx) ? [about('job', 'crossed')] : []),
+    claimOf(ref, 'crossed'),
+    ...(twoStrandsBelow(ctx.index.ownerOf(ref)!, ctx) ? [claimOf('job', 'crossed')] : []),
   ],
   judge: (ref, ctx): Finding[] => {
     const { strandsLie, gatheredM } = endAt(ref, ctx);
@@ -110,8 +110,8 @@ export const arrivingJudge: Judge = {
   id: 'arriving',
   subjects: subjects(guides),
   claims: (ref, ctx) => [
-    about(ref, 'arriving'),
-    ...(guides(ctx.index.ownerOf(ref)!, ctx) ? [about('job', 'arriving')] : []),
+    claimOf(ref, 'arriving'),
+    ...(guides(ctx.index.ownerOf(ref)!, ctx) ? [claimOf('job', 'arriving')] : []),
   ],
   judge: (ref, ctx) => {
     const { arriving } = endAt(ref, ctx);

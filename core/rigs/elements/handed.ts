@@ -3,7 +3,7 @@ import { traitsOf } from '../../things/gear/index.ts';
 import { brakerOf, deviceOf } from '../rig/index.ts';
 import type { Context } from './context.ts';
 import { devices } from './device.ts';
-import { about, type Judge } from './judge.ts';
+import { claimOf, type Judge } from './judge.ts';
 
 const braked = (ctx: Context) => devices(ctx).filter((ref) => deviceOf(ctx.attachment(ref))!.hand !== null);
 
@@ -11,7 +11,7 @@ const braked = (ctx: Context) => devices(ctx).filter((ref) => deviceOf(ctx.attac
 export const handedJudge: Judge = {
   id: 'handed',
   subjects: braked,
-  claims: (ref, ctx) => [about(ctx.attachment(ref).end.id, 'handed')],
+  claims: (ref, ctx) => [claimOf(ctx.attachment(ref).end.id, 'handed')],
   judge: (ref, ctx) => {
     const end = deviceOf(ctx.attachment(ref))!;
     const braker = brakerOf(ctx.index, end);

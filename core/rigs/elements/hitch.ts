@@ -1,10 +1,10 @@
-import { about as named, type Ref } from '../../foundations/finding/index.ts';
+import { withSubjects as named, type ElementId } from '../../foundations/finding/index.ts';
 import { hitchFindings } from '../../things/friction/index.ts';
 import { hitchOf, linesOf, mainConnector, ropeIdsOf, strandsIn } from '../rig/index.ts';
 import type { Context } from './context.ts';
-import { about, between, type Judge } from './judge.ts';
+import { claimOf, claimOfPair, type Judge } from './judge.ts';
 
-export const hitches = ({ setup }: Context): Ref[] =>
+export const hitches = ({ setup }: Context): ElementId[] =>
   setup.attachments.filter((a) => a.end.kind === 'hitch').map((a) => a.id);
 
 /** Grip, cord, wiring and attachment of a friction hitch. */
@@ -15,9 +15,9 @@ export const hitchJudge: Judge = {
     const a = ctx.attachment(ref);
     const last = a.pieces.at(-1);
     return [
-      about(a.end.id, 'tied'),
-      ...linesOf(ctx.index, a.end).map((l) => between(a.end.id, l.id)),
-      ...(last ? [between(last.id, a.end.id)] : []),
+      claimOf(a.end.id, 'tied'),
+      ...linesOf(ctx.index, a.end).map((l) => claimOfPair(a.end.id, l.id)),
+      ...(last ? [claimOfPair(last.id, a.end.id)] : []),
     ];
   },
   judge: (ref, ctx) => {

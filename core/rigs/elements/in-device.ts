@@ -1,9 +1,9 @@
-import { finding, literal, type Finding, type Ref, type Severity } from '../../foundations/finding/index.ts';
+import { finding, literal, type Finding, type ElementId, type Severity } from '../../foundations/finding/index.ts';
 import { diameterOf, traitsOf } from '../../things/gear/index.ts';
 import { deviceOf, ropeIdsOf, ropesIn, type Attachment, type DeviceEnd } from '../rig/index.ts';
 import { threshold } from '../../foundations/sources/index.ts';
 import type { Context } from './context.ts';
-import { about, type Judge } from './judge.ts';
+import { claimOf, type Judge } from './judge.ts';
 
 /** A device with a cam that turns, and a hand near it that can keep it from turning. */
 export const hasHeldCam = (a: Attachment): boolean => {
@@ -18,17 +18,17 @@ export const hasGrooves = (a: Attachment): boolean => {
 
 const asked =
   (has: (a: Attachment) => boolean) =>
-  ({ setup }: Context): Ref[] =>
+  ({ setup }: Context): ElementId[] =>
     setup.attachments
       .filter((a) => deviceOf(a)?.item === null || has(a))
       .flatMap((a) => (deviceOf(a) ? [a.end.id] : []));
-const endAt = (ref: Ref, ctx: Context): DeviceEnd => deviceOf(ctx.index.ownerOf(ref)!)!;
+const endAt = (ref: ElementId, ctx: Context): DeviceEnd => deviceOf(ctx.index.ownerOf(ref)!)!;
 
 /** A cam that is held does not lock: a hand closed around the device, a thumb left on it, a hard object against it. */
 export const camJudge: Judge = {
   id: 'cam',
   subjects: asked(hasHeldCam),
-  claims: (ref) => [about(ref, 'cam')],
+  claims: (ref) => [claimOf(ref, 'cam')],
   judge: (ref, ctx): Finding[] => {
     const { item, cam } = endAt(ref, ctx);
     if (!hasHeldCam(ctx.index.ownerOf(ref)!) || cam === 'free') return [];
@@ -54,7 +54,7 @@ export const camJudge: Judge = {
 export const grooveJudge: Judge = {
   id: 'groove',
   subjects: asked(hasGrooves),
-  claims: (ref) => [about(ref, 'groove')],
+  claims: (ref) => [claimOf(ref, 'groove')],
   judge: (ref, ctx): Finding[] => {
     const { item, groove } = endAt(ref, ctx);
     const ropes = ropesIn(ctx.index, endAt(ref, ctx));

@@ -1,4 +1,4 @@
-import { finding, literal, type Finding, type FindingNumber, type Ref } from '../../foundations/finding/index.ts';
+import { finding, literal, type Finding, type FindingNumber, type ElementId } from '../../foundations/finding/index.ts';
 import {
   diameterOf,
   ROPE_CONSTRUCTIONS,
@@ -10,9 +10,9 @@ import { hitchOf, ropeSlots } from '../rig/index.ts';
 import { constant, threshold, type ConstantId } from '../../foundations/sources/index.ts';
 import { exactly } from '../../foundations/units/index.ts';
 import type { Context } from './context.ts';
-import { about, type Judge } from './judge.ts';
+import { claimOf, type Judge } from './judge.ts';
 
-const labelled = ({ setup }: Context): { readonly ref: Ref; readonly item: Rope | Cord | null }[] => [
+const labelled = ({ setup }: Context): { readonly ref: ElementId; readonly item: Rope | Cord | null }[] => [
   ...setup.lines.flatMap((l) => ropeSlots(l).map(({ id, item }) => ({ ref: id, item }))),
   ...setup.attachments.flatMap((a) => {
     const hitch = hitchOf(a);
@@ -24,7 +24,7 @@ const labelled = ({ setup }: Context): { readonly ref: Ref; readonly item: Rope 
 export const labelJudge: Judge = {
   id: 'label',
   subjects: (ctx) => labelled(ctx).map((l) => l.ref),
-  claims: (ref) => [about(ref, 'label')],
+  claims: (ref) => [claimOf(ref, 'label')],
   judge: (ref, ctx) => {
     const item = labelled(ctx).find((l) => l.ref === ref)!.item;
     return item
@@ -45,7 +45,7 @@ const MADE_IN = {
 } as const satisfies Partial<Record<RopeConstruction, ConstantId>>;
 
 /** A diameter in which no rope of its kind is made; below all of them it is cord, whatever it is called. */
-function size(ref: Ref, rope: Rope): Finding[] {
+function size(ref: ElementId, rope: Rope): Finding[] {
   const { diameterMm } = diameterOf(rope);
   if (diameterMm.high < threshold('cordMm'))
     return [
@@ -93,7 +93,7 @@ const TESTED = {
 } as const satisfies Partial<Record<RopeConstruction, readonly [ConstantId, ConstantId]>>;
 
 /** What its standard does not allow a rope of this kind cannot stand on its label: every force and every stretch rests on it. */
-function tests(ref: Ref, rope: Rope): Finding[] {
+function tests(ref: ElementId, rope: Rope): Finding[] {
   if (rope.construction === 'other') return [];
   const [impact, stretch] = TESTED[rope.construction];
   const found: FindingNumber[] = [];
@@ -128,7 +128,7 @@ function tests(ref: Ref, rope: Rope): Finding[] {
   ];
 }
 
-const contradicts = (ref: Ref, name: string, what: string, numbers: readonly FindingNumber[]): Finding =>
+const contradicts = (ref: ElementId, name: string, what: string, numbers: readonly FindingNumber[]): Finding =>
   finding({
     code: 'rig.label-contradicts',
     severity: 'untested',
@@ -139,7 +139,7 @@ const contradicts = (ref: Ref, name: string, what: string, numbers: readonly Fin
     numbers,
   });
 
-function diameter(ref: Ref, { name, nominalDiameterMm, measuredDiameterMm }: Rope | Cord): Finding[] {
+function diameter(ref: ElementId, { name, nominalDiameterMm, measuredDiameterMm }: Rope | Cord): Finding[] {
   if (measuredDiameterMm === null) return [];
   if (Math.abs(measuredDiameterMm - nominalDiameterMm) < threshold('diameterDoubtfulMm')) return [];
   return [
@@ -151,7 +151,7 @@ function diameter(ref: Ref, { name, nominalDiameterMm, measuredDiameterMm }: Rop
 }
 
 /** A rope may have been cut short; one that grew has another label. */
-function length(ref: Ref, { name, lengthM, measuredLengthM }: Rope): Finding[] {
+function length(ref: ElementId, { name, lengthM, measuredLengthM }: Rope): Finding[] {
   if (measuredLengthM === null) return [];
   const ratio = measuredLengthM / lengthM;
   if (ratio >= threshold('ropeLengthDoubtfulLow') && ratio <= threshold('ropeLengthDoubtfulHigh')) return [];

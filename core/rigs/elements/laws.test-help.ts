@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import type { Finding, Ref } from '../../foundations/finding/index.ts';
+import type { Finding, ElementId } from '../../foundations/finding/index.ts';
 import { fieldsOf, removablesOf, setupSchema, withField, without, SITE_REFS, type Setup } from '../rig/index.ts';
 import { SETUPS, variedSetups } from '../../samples/index.ts';
 import { contextOf, type Context, type Judge } from './index.ts';
@@ -9,10 +9,10 @@ interface Change {
   readonly from: Setup;
   readonly setup: Setup;
   /** The piece of gear whose field was changed; null where it was something else. */
-  readonly owner: Ref | null;
+  readonly owner: ElementId | null;
   /** Does the schema take it? */
   readonly allowed: () => boolean;
-  readonly ids: () => ReadonlySet<Ref>;
+  readonly ids: () => ReadonlySet<ElementId>;
 }
 
 const isGear = (path: string): boolean => path.includes('/item/') && !path.startsWith('persons');
@@ -27,7 +27,7 @@ function someOf(values: readonly unknown[]): readonly unknown[] {
 interface Step {
   readonly what: string;
   readonly make: (setup: Setup) => Setup;
-  readonly owner: Ref | null;
+  readonly owner: ElementId | null;
   /** The field that is changed; null where something is taken away. */
   readonly path: string | null;
 }
@@ -80,7 +80,7 @@ function once<T>(make: () => T): () => T {
 }
 
 /** Most of what is changed is allowed, and nobody asks before something is found in it: the schema takes longer than all judges together. */
-const change = (what: string, from: Setup, setup: Setup, owner: Ref | null): Change => ({
+const change = (what: string, from: Setup, setup: Setup, owner: ElementId | null): Change => ({
   what,
   from,
   setup,
@@ -111,7 +111,7 @@ function changes(): Change[] {
 }
 
 /** Every id that stands anywhere in a set-up. */
-function idsIn(value: unknown, found = new Set<Ref>([...SITE_REFS, 'site', 'job'])): ReadonlySet<Ref> {
+function idsIn(value: unknown, found = new Set<ElementId>([...SITE_REFS, 'site', 'job'])): ReadonlySet<ElementId> {
   if (value === null || typeof value !== 'object') return found;
   for (const [key, inner] of Object.entries(value)) {
     if (/^id$|Id$/.test(key) && typeof inner === 'string') found.add(inner);
@@ -141,8 +141,8 @@ function tried<T>({ what, allowed }: Change, make: () => T): T | null {
 }
 
 interface Heard {
-  readonly subject: Ref;
-  readonly reads: readonly Ref[];
+  readonly subject: ElementId;
+  readonly reads: readonly ElementId[];
   /** What it finds wrong, as one text. */
   readonly wrong: string;
 }

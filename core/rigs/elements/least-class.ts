@@ -1,4 +1,4 @@
-import { finding, literal, type Finding, type FindingNumber, type Ref } from '../../foundations/finding/index.ts';
+import { finding, literal, type Finding, type FindingNumber, type ElementId } from '../../foundations/finding/index.ts';
 import { cordStrengthKn } from '../../things/friction/index.ts';
 import type { Attachment } from '../rig/index.ts';
 import { threshold, type ConstantId, type SourceId } from '../../foundations/sources/index.ts';
@@ -7,7 +7,7 @@ import type { Context } from './context.ts';
 import type { Judge } from './judge.ts';
 
 interface Piece {
-  readonly ref: Ref;
+  readonly ref: ElementId;
   readonly name: string;
   readonly what: string;
   readonly source: SourceId;

@@ -1,17 +1,17 @@
-import { about as named, finding, type Finding, type Ref } from '../../foundations/finding/index.ts';
+import { withSubjects as named, finding, type Finding, type ElementId } from '../../foundations/finding/index.ts';
 import { diameterOf, JOB_FACTS, type Rope } from '../../things/gear/index.ts';
 import { lineLengthFindings, ropeBudgetFindings } from '../../things/geometry/index.ts';
 import { belaysFromHarness, linesOf, ropeSlots, ropesOf, type LineOf, type RigLine } from '../rig/index.ts';
 import { threshold } from '../../foundations/sources/index.ts';
 import { exactly } from '../../foundations/units/index.ts';
 import type { Context } from './context.ts';
-import { about, between, type Judge } from './judge.ts';
+import { claimOf, claimOfPair, type Judge } from './judge.ts';
 
 /** Long enough, and are its ends closed. */
 export const lengthJudge: Judge = {
   id: 'length',
   subjects: ({ setup }) => setup.lines.map((l) => l.id),
-  claims: (ref) => [about(ref, 'length'), about(ref, 'ends')],
+  claims: (ref) => [claimOf(ref, 'length'), claimOf(ref, 'ends')],
   judge: (ref, ctx) => length(ctx.line(ref), ctx),
   reads: (ref, ctx) => ropeSlots(ctx.line(ref)).map((r) => r.id),
 };
@@ -54,7 +54,7 @@ function wayFromWallM(line: RigLine, { setup, index }: Context): number {
 export const fastenedJudge: Judge = {
   id: 'fastened',
   subjects: ({ setup }) => setup.lines.filter((l) => l.kind === 'fixed').map((l) => l.id),
-  claims: (ref) => [about(ref, 'fastened')],
+  claims: (ref) => [claimOf(ref, 'fastened')],
   judge: (ref, ctx) => fastened(ctx.line(ref) as LineOf<'fixed'>),
   reads: () => [],
 };
@@ -89,7 +89,7 @@ function fastened({ fastening }: LineOf<'fixed'>): Finding[] {
   return [...blockedStrand(id, strand), ...blockedBackup(id, backup)];
 }
 
-function blockedStrand(id: Ref, strand: LineOf<'fixed'>['fastening']['strand']): Finding[] {
+function blockedStrand(id: ElementId, strand: LineOf<'fixed'>['fastening']['strand']): Finding[] {
   const wrong = strand === 'knot';
   return [
     finding({
@@ -107,7 +107,7 @@ function blockedStrand(id: Ref, strand: LineOf<'fixed'>['fastening']['strand']):
   ];
 }
 
-function blockedBackup(id: Ref, backup: LineOf<'fixed'>['fastening']['backup']): Finding[] {
+function blockedBackup(id: ElementId, backup: LineOf<'fixed'>['fastening']['backup']): Finding[] {
   return [
     finding({
       code: 'rig.block-backup',
@@ -132,7 +132,7 @@ function blockedBackup(id: Ref, backup: LineOf<'fixed'>['fastening']['backup']):
 export const jointJudge: Judge = {
   id: 'joint',
   subjects: ({ setup }) => setup.lines.filter((l) => l.kind === 'doubled' && l.use === 'joined').map((l) => l.id),
-  claims: (ref) => [about(ref, 'joined')],
+  claims: (ref) => [claimOf(ref, 'joined')],
   judge: (ref, ctx) => joint(ctx.line(ref) as LineOf<'doubled'>),
   reads: (ref, ctx) => ropeSlots(ctx.line(ref)).map((r) => r.id),
 };
@@ -165,7 +165,7 @@ function joint({ joint: { id, knot }, ropeA, ropeB }: LineOf<'doubled'>): Findin
 }
 
 /** A flat knot rolls along where one rope is thicker, softer or stiffer than the other. */
-function rolls(id: Ref, ropeA: Rope | null, ropeB: Rope | null): Finding[] {
+function rolls(id: ElementId, ropeA: Rope | null, ropeB: Rope | null): Finding[] {
   if (!ropeA || !ropeB) return [];
   const [a, b] = [diameterOf(ropeA).diameterMm, diameterOf(ropeB).diameterMm];
   const differenceMm = Math.abs(a.best - b.best);
@@ -195,14 +195,14 @@ export const tieInJudge: Judge = {
     if (a.end.kind !== 'knot') return [];
     const harness = a.root.kind === 'harness' ? ctx.index.person(a.root.person)?.harnessId : undefined;
     return [
-      about(a.end.id, 'tied'),
-      ...a.end.on.map((o) => between(a.end.id, o.line)),
-      ...(harness && a.pieces.length === 0 ? [between(harness, a.end.id)] : []),
+      claimOf(a.end.id, 'tied'),
+      ...a.end.on.map((o) => claimOfPair(a.end.id, o.line)),
+      ...(harness && a.pieces.length === 0 ? [claimOfPair(harness, a.end.id)] : []),
       // A knot low in the rope does nothing to what sits above it, and stops what slides down to it.
       ...(a.root.kind === 'part'
         ? [
-            between(a.root.part, a.end.id),
-            ...a.end.on.flatMap((o) => ctx.index.along(o.line).map((other) => between(other.end.id, a.end.id))),
+            claimOfPair(a.root.part, a.end.id),
+            ...a.end.on.flatMap((o) => ctx.index.along(o.line).map((other) => claimOfPair(other.end.id, a.end.id))),
           ]
         : []),
     ];
@@ -216,7 +216,7 @@ export const tieInJudge: Judge = {
 };
 
 /** A knot in the rope below a device: it stops at the device when the hand lets go. */
-function knotBelow(id: Ref, knot: string): Finding {
+function knotBelow(id: ElementId, knot: string): Finding {
   const unknown = knot === 'unknown';
   return finding({
     code: 'rig.knot-below',
@@ -228,7 +228,7 @@ function knotBelow(id: Ref, knot: string): Finding {
   });
 }
 
-function tieIn(id: Ref, knot: string): Finding {
+function tieIn(id: ElementId, knot: string): Finding {
   const good = knot === 'figure-eight' || knot === 'bowline';
   return finding({
     code: 'rig.tie-in',

@@ -3,13 +3,13 @@ import { JOB_FACTS } from '../../things/gear/index.ts';
 import { deviceOf, hangingBy } from '../rig/index.ts';
 import { threshold } from '../../foundations/sources/index.ts';
 import { exactly } from '../../foundations/units/index.ts';
-import { about, type Judge } from './judge.ts';
+import { claimOf, type Judge } from './judge.ts';
 
 /** Rockfall and dropped gear hit whoever climbs, and whoever stands below. */
 export const helmetJudge: Judge = {
   id: 'helmet',
   subjects: ({ setup }) => setup.persons.map((p) => p.id),
-  claims: (ref) => [about(ref, 'helmet')],
+  claims: (ref) => [claimOf(ref, 'helmet')],
   judge: (ref, { index }) => {
     const { item, helmet } = index.person(ref)!;
     if (!item || helmet === 'worn') return [];
@@ -34,7 +34,7 @@ export const helmetJudge: Judge = {
 export const massJudge: Judge = {
   id: 'mass',
   subjects: ({ setup }) => setup.persons.map((p) => p.id),
-  claims: (ref) => [about(ref, 'mass')],
+  claims: (ref) => [claimOf(ref, 'mass')],
   judge: (ref, { index }) => {
     const item = index.person(ref)!.item;
     const [light, heavy] = [threshold('personLightKg'), threshold('personHeavyKg')];

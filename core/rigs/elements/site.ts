@@ -2,12 +2,12 @@ import { finding, type Finding } from '../../foundations/finding/index.ts';
 import type { LineOf, RigAnchor, RigLine, Setup, Site } from '../rig/index.ts';
 import { threshold } from '../../foundations/sources/index.ts';
 import { exactly } from '../../foundations/units/index.ts';
-import { about, between, type Judge } from './judge.ts';
+import { claimOf, claimOfPair, type Judge } from './judge.ts';
 
 export const heightsJudge: Judge = {
   id: 'heights',
   subjects: () => ['ground'],
-  claims: (ref) => [about(ref, 'heights')],
+  claims: (ref) => [claimOf(ref, 'heights')],
   judge: (_, { descentM, setup }) =>
     descentM > 0
       ? []
@@ -30,7 +30,7 @@ export const heightsJudge: Judge = {
 export const edgeJudge: Judge = {
   id: 'edge',
   subjects: () => ['edge'],
-  claims: (ref) => [about(ref, 'edge')],
+  claims: (ref) => [claimOf(ref, 'edge')],
   judge: (_, { setup }) => edge(setup.site, setup.lines[0]!),
   reads: () => [],
 };
@@ -72,8 +72,8 @@ export const anchorJudge: Judge = {
   id: 'anchor',
   subjects: ({ setup }) => setup.anchors.map((a) => a.id),
   claims: (ref, { setup }) => [
-    about(ref, 'described'),
-    ...setup.lines.filter((l) => l.anchor === ref).map((l) => between(ref, l.id)),
+    claimOf(ref, 'described'),
+    ...setup.lines.filter((l) => l.anchor === ref).map((l) => claimOfPair(ref, l.id)),
   ],
   judge: (ref, { index, setup }) =>
     anchor(

@@ -1,4 +1,4 @@
-import { finding, type Finding, type Ref, type Severity } from '../../foundations/finding/index.ts';
+import { finding, type Finding, type ElementId, type Severity } from '../../foundations/finding/index.ts';
 import { JOB_FACTS, linearDensityKgPerM } from '../../things/gear/index.ts';
 import {
   deviceOf,
@@ -21,21 +21,21 @@ import {
 } from '../../foundations/units/index.ts';
 import { jobLoadKn } from '../../things/connector/index.ts';
 import { loadParts, type Context } from './context.ts';
-import { about, type Judge } from './judge.ts';
+import { claimOf, type Judge } from './judge.ts';
 
 /** A device at the anchor with which somebody who follows is belayed. */
 export const belaysFromAbove = (a: Attachment, ctx: Context): boolean =>
   deviceOf(a) !== null && a.root.kind === 'anchor' && JOB_FACTS[ctx.use(a).use].belayedFrom === 'above';
 
-const subjects = (ctx: Context): Ref[] =>
+const subjects = (ctx: Context): ElementId[] =>
   ctx.setup.attachments.filter((a) => belaysFromAbove(a, ctx)).map((a) => a.end.id);
-const endAt = (ref: Ref, ctx: Context): DeviceEnd => deviceOf(ctx.index.ownerOf(ref)!)!;
+const endAt = (ref: ElementId, ctx: Context): DeviceEnd => deviceOf(ctx.index.ownerOf(ref)!)!;
 
 /** Slack above who follows: harmless far below the device, a hard jerk close to it. */
 export const slackJudge: Judge = {
   id: 'slack',
   subjects,
-  claims: (ref) => [about(ref, 'slack'), about('job', 'slack')],
+  claims: (ref) => [claimOf(ref, 'slack'), claimOf('job', 'slack')],
   judge: (ref, ctx): Finding[] => {
     const a = ctx.index.ownerOf(ref)!;
     const { slackM } = endAt(ref, ctx);
@@ -103,7 +103,7 @@ export function pullOf(a: Attachment, ctx: Context): Interval | null {
 export const pullJudge: Judge = {
   id: 'pull',
   subjects,
-  claims: (ref) => [about(ref, 'pull')],
+  claims: (ref) => [claimOf(ref, 'pull')],
   judge: (ref, ctx): Finding[] => {
     const pull = pullOf(ctx.index.ownerOf(ref)!, ctx);
     if (!pull || pull.best <= threshold('pullMindN')) return [];

@@ -1,9 +1,9 @@
 import { jobLoadKn } from '../../things/connector/index.ts';
 import {
-  about as named,
+  withSubjects as named,
   finding,
   type Finding,
-  type Ref,
+  type ElementId,
   literal,
   strengthAgainst,
 } from '../../foundations/finding/index.ts';
@@ -12,11 +12,11 @@ import { deviceOf, mainConnector, slingOf, type SlingPiece } from '../rig/index.
 import { constant } from '../../foundations/sources/index.ts';
 import { exactly, interval, scale, type Interval } from '../../foundations/units/index.ts';
 import { loadParts, type Context } from './context.ts';
-import { about, between, type Judge } from './judge.ts';
+import { claimOf, claimOfPair, type Judge } from './judge.ts';
 
-const slings = ({ setup }: Context): Ref[] =>
+const slings = ({ setup }: Context): ElementId[] =>
   setup.attachments.flatMap((a) => a.pieces.filter((p) => p.kind === 'sling').map((p) => p.id));
-const pieceOf = (ref: Ref, { index }: Context) =>
+const pieceOf = (ref: ElementId, { index }: Context) =>
   index.ownerOf(ref)!.pieces.find((p): p is SlingPiece => p.id === ref && p.kind === 'sling')!;
 
 /** Strength left in a sling, at its girth hitch or knots, against the load of a jerky rappel; and how it is attached on both sides. */
@@ -28,7 +28,7 @@ export const slingStrengthJudge: Judge = {
     const at = a.pieces.findIndex((p) => p.id === ref);
     const next = a.pieces[at + 1] ?? a.end;
     const root = a.root.kind === 'harness' ? index.person(a.root.person)?.harnessId : undefined;
-    return [about(ref, 'strength'), between(ref, next.id), ...(root && at === 0 ? [between(root, ref)] : [])];
+    return [claimOf(ref, 'strength'), claimOfPair(ref, next.id), ...(root && at === 0 ? [claimOfPair(root, ref)] : [])];
   },
   judge: (ref, ctx) => {
     const owner = ctx.index.ownerOf(ref)!;
@@ -51,7 +51,7 @@ function leftInKnot({ material }: NonNullable<SlingPiece['item']>): Interval {
 }
 
 /** An overhand knot in UHMWPE tape creeps under load and shaking. */
-function slickKnot(ref: Ref, { name, material }: NonNullable<SlingPiece['item']>, knots: number): Finding[] {
+function slickKnot(ref: ElementId, { name, material }: NonNullable<SlingPiece['item']>, knots: number): Finding[] {
   if (knots === 0 || (material !== 'uhmwpe' && material !== 'unknown')) return [];
   const known = material === 'uhmwpe';
   return [
@@ -68,7 +68,12 @@ function slickKnot(ref: Ref, { name, material }: NonNullable<SlingPiece['item']>
   ];
 }
 
-function slingStrength(ref: Ref, sling: NonNullable<SlingPiece['item']>, bent: boolean, loadKn: Interval): Finding {
+function slingStrength(
+  ref: ElementId,
+  sling: NonNullable<SlingPiece['item']>,
+  bent: boolean,
+  loadKn: Interval,
+): Finding {
   const subject = [ref] as const;
   if (sling.strengthKn === null) {
     return finding({
@@ -104,7 +109,7 @@ function slingStrength(ref: Ref, sling: NonNullable<SlingPiece['item']>, bent: b
 export const slingReachJudge: Judge = {
   id: 'sling-reach',
   subjects: (ctx) => slings(ctx).filter((ref) => ctx.index.ownerOf(ref)!.end.kind === 'device'),
-  claims: (ref) => [about(ref, 'reach')],
+  claims: (ref) => [claimOf(ref, 'reach')],
   judge: (ref, ctx) => {
     const a = ctx.index.ownerOf(ref)!;
     const wearer = a.root.kind === 'harness' ? ctx.index.person(a.root.person)?.item : null;

@@ -1,12 +1,12 @@
 import { tuningState, type TuningState } from '../../things/tuning/index.ts';
-import { finding, literal, type Finding, type Ref, type Severity } from '../../foundations/finding/index.ts';
+import { finding, literal, type Finding, type ElementId, type Severity } from '../../foundations/finding/index.ts';
 import { inGuideMode } from '../../things/fit/index.ts';
 import { JOB_FACTS, traitsOf } from '../../things/gear/index.ts';
 import { deviceOf, linesOf, ropeIdsOf, ropesIn, type Attachment, type DeviceEnd, type Site } from '../rig/index.ts';
 import { threshold } from '../../foundations/sources/index.ts';
 import { exactly } from '../../foundations/units/index.ts';
 import type { Context } from './context.ts';
-import { about, type Judge } from './judge.ts';
+import { claimOf, type Judge } from './judge.ts';
 
 const ends = ({ setup }: Context): { a: Attachment; end: DeviceEnd }[] =>
   setup.attachments.flatMap((a) => {
@@ -14,13 +14,13 @@ const ends = ({ setup }: Context): { a: Attachment; end: DeviceEnd }[] =>
     return end ? [{ a, end }] : [];
   });
 const threads = (end: DeviceEnd): boolean => end.item === null || !traitsOf(end.item.family).tied;
-const endAt = (ref: Ref, ctx: Context): DeviceEnd => deviceOf(ctx.index.ownerOf(ref)!)!;
+const endAt = (ref: ElementId, ctx: Context): DeviceEnd => deviceOf(ctx.index.ownerOf(ref)!)!;
 
 /** How the rope lies in the device: seen, and tried by a sharp pull. A hitch tied with the rope has nothing to be threaded through. */
 export const threadedJudge: Judge = {
   id: 'threaded',
   subjects: (ctx) => ends(ctx).flatMap(({ end }) => (threads(end) ? [end.id] : [])),
-  claims: (ref) => [about(ref, 'threaded')],
+  claims: (ref) => [claimOf(ref, 'threaded')],
   judge: (ref, ctx) => {
     const { item, threaded } = endAt(ref, ctx);
     const line = linesOf(ctx.index, endAt(ref, ctx))[0];
@@ -70,7 +70,7 @@ export const hasSmoothSide = (a: Attachment, ctx: Context): boolean => {
 export const brakeSideJudge: Judge = {
   id: 'brake-side',
   subjects: (ctx) => ends(ctx).flatMap(({ a, end }) => (end.item === null || hasSmoothSide(a, ctx) ? [end.id] : [])),
-  claims: (ref) => [about(ref, 'brake-side')],
+  claims: (ref) => [claimOf(ref, 'brake-side')],
   judge: (ref, ctx) => {
     const end = endAt(ref, ctx);
     if (!hasSmoothSide(ctx.index.ownerOf(ref)!, ctx) || end.brakeSide === 'grooves') return [];
@@ -98,7 +98,7 @@ const isTuned = (end: DeviceEnd): boolean => end.item !== null && traitsOf(end.i
 export const tunedJudge: Judge = {
   id: 'tuned',
   subjects: (ctx) => ends(ctx).flatMap(({ end }) => (end.item === null || isTuned(end) ? [end.id] : [])),
-  claims: (ref) => [about(ref, 'tuned')],
+  claims: (ref) => [claimOf(ref, 'tuned')],
   judge: (ref, ctx): Finding[] => {
     const end = endAt(ref, ctx);
     if (!isTuned(end)) return [];
@@ -143,7 +143,7 @@ export const tunedJudge: Judge = {
   reads: (ref, ctx) => [ref, ...ropeRefs(ref, ctx)],
 };
 
-const ropeRefs = (ref: Ref, ctx: Context): Ref[] => ropeIdsOf(ctx.index, ctx.index.ownerOf(ref)!.end);
+const ropeRefs = (ref: ElementId, ctx: Context): ElementId[] => ropeIdsOf(ctx.index, ctx.index.ownerOf(ref)!.end);
 
 /** What in the record of trials speaks against the tuning, as the end of a sentence; empty where nothing does, null where there is no record. */
 function recordSays(state: TuningState, weather: Site['weather'], massKg: number | null): string | null {
@@ -175,7 +175,7 @@ export const canComeOff = (end: DeviceEnd, ctx: Context): boolean =>
 export const upperHoleJudge: Judge = {
   id: 'upper-hole',
   subjects: (ctx) => ends(ctx).flatMap(({ end }) => (end.item === null || canComeOff(end, ctx) ? [end.id] : [])),
-  claims: (ref) => [about(ref, 'upper-hole')],
+  claims: (ref) => [claimOf(ref, 'upper-hole')],
   judge: (ref, ctx) => {
     const end = endAt(ref, ctx);
     if (!canComeOff(end, ctx) || end.upperHole === 'clipped') return [];

@@ -4,7 +4,7 @@ import { traitsOf, type Device, type UseCase } from '../../things/gear/index.ts'
 import { deviceOf } from '../rig/index.ts';
 import { brakes, type Context } from './context.ts';
 import { devices } from './device.ts';
-import { about, type Judge } from './judge.ts';
+import { claimOf, type Judge } from './judge.ts';
 
 /**
  * What water and ice do to a device whose braking is not computed: one that holds or helps by itself, and the catch of a leader. Where a hand
@@ -13,7 +13,7 @@ import { about, type Judge } from './judge.ts';
 export const weatherJudge: Judge = {
   id: 'weather',
   subjects: devices,
-  claims: (ref, ctx) => [about(ctx.attachment(ref).end.id, 'weather')],
+  claims: (ref, ctx) => [claimOf(ctx.attachment(ref).end.id, 'weather')],
   judge: (ref, ctx) => weather(ref, ctx),
   reads: (ref, ctx) => [ctx.attachment(ref).end.id],
 };

@@ -1,9 +1,9 @@
-import { finding, literal, type Ref } from '../../foundations/finding/index.ts';
+import { finding, literal, type ElementId } from '../../foundations/finding/index.ts';
 import { traitsOf } from '../../things/gear/index.ts';
 import { deviceOf } from '../rig/index.ts';
 import { brakes, type Context } from './context.ts';
 import { devices } from './device.ts';
-import { about, type Judge } from './judge.ts';
+import { claimOf, type Judge } from './judge.ts';
 
 /**
  * Wear where the rope runs, of what brakes or holds in another way than by a hand on it: teeth, bollards, friction-relievers, plates and grabs. Where a hand brakes, and in a turning cam, it is
@@ -12,7 +12,7 @@ import { about, type Judge } from './judge.ts';
 export const wornJudge: Judge = {
   id: 'worn',
   subjects: devices,
-  claims: (ref, ctx) => [about(ctx.attachment(ref).end.id, 'worn')],
+  claims: (ref, ctx) => [claimOf(ctx.attachment(ref).end.id, 'worn')],
   judge: (ref, ctx) => {
     const a = ctx.attachment(ref);
     const item = deviceOf(a)?.item;
@@ -39,7 +39,7 @@ export const wornJudge: Judge = {
   reads: (ref, ctx) => [ctx.attachment(ref).end.id],
 };
 
-function inFriction(ref: Ref, ctx: Context): boolean {
+function inFriction(ref: ElementId, ctx: Context): boolean {
   const a = ctx.attachment(ref);
   const item = deviceOf(a)?.item;
   return Boolean(
@@ -47,4 +47,4 @@ function inFriction(ref: Ref, ctx: Context): boolean {
   );
 }
 /** A device that catches with no hand on it. */
-const alone = (ref: Ref, ctx: Context): boolean => deviceOf(ctx.attachment(ref))?.hand === null;
+const alone = (ref: ElementId, ctx: Context): boolean => deviceOf(ctx.attachment(ref))?.hand === null;

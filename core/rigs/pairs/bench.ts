@@ -1,6 +1,6 @@
 import { finding, literal, type Finding, type Severity } from '../../foundations/finding/index.ts';
 import { BENCH_RESULTS, benchTestsOf, type BenchPair, type BenchTest } from '../../things/gear/index.ts';
-import { between, type Context, type Judge } from '../elements/index.ts';
+import { claimOfPair, type Context, type Judge } from '../elements/index.ts';
 import { deviceOf, hitchOf, mainConnector, ropeIdsOf, ropesIn, type Attachment } from '../rig/index.ts';
 import { threshold } from '../../foundations/sources/index.ts';
 import { exactly } from '../../foundations/units/index.ts';
@@ -48,7 +48,7 @@ const WORST: readonly Severity[] = ['stop', 'mind', 'untested', 'clear'];
 export const benchJudge: Judge = {
   id: 'bench',
   subjects: (ctx) => ctx.setup.attachments.flatMap((a) => (upperOf(a, ctx) ? [a.end.id] : [])),
-  claims: (ref, ctx) => [between(upperOf(ctx.index.ownerOf(ref)!, ctx)!.end.id, ref, 'bench')],
+  claims: (ref, ctx) => [claimOfPair(upperOf(ctx.index.ownerOf(ref)!, ctx)!.end.id, ref, 'bench')],
   judge: (ref, ctx) => {
     const subject = benchSubject(ctx.index.ownerOf(ref)!, ctx);
     if (!subject || subject.tests.length === 0) return [];

@@ -1,7 +1,7 @@
-import { finding, literal, type Finding, type Ref } from '../../foundations/finding/index.ts';
+import { finding, literal, type Finding, type ElementId } from '../../foundations/finding/index.ts';
 import { staticStretch, traitsOf } from '../../things/gear/index.ts';
 import { meetsWithM } from '../../things/geometry/index.ts';
-import { between, gripsAlone, sameWearer, type Context, type Judge } from '../elements/index.ts';
+import { claimOfPair, gripsByItself, sameWearer, type Context, type Judge } from '../elements/index.ts';
 import {
   deviceOf,
   hitchOf,
@@ -18,15 +18,15 @@ import { topMm } from './hitch-above-device.ts';
 
 /** The next one above on the same rope, where both grip by themselves and are worn by one person. */
 export function upperOf(lower: Attachment, ctx: Context): Attachment | null {
-  if (!gripsAlone(lower, ctx)) return null;
+  if (!gripsByItself(lower, ctx)) return null;
   for (const line of linesOf(ctx.index, lower.end)) {
     const order = ctx.index.along(line.id);
     const upper = order[order.indexOf(lower) - 1];
-    if (upper && gripsAlone(upper, ctx) && sameWearer(upper, lower)) return upper;
+    if (upper && gripsByItself(upper, ctx) && sameWearer(upper, lower)) return upper;
   }
   return null;
 }
-const lowerOf = (ref: Ref, ctx: Context) => ctx.index.ownerOf(ref)!;
+const lowerOf = (ref: ElementId, ctx: Context) => ctx.index.ownerOf(ref)!;
 
 /** From the harness up to the lower and the upper end of what grips the rope, mm, its tether stretched; null while a length is not known. */
 export function gripHeights(
@@ -60,7 +60,7 @@ export const cascadeJudge: Judge = {
   subjects: (ctx) => ctx.setup.attachments.flatMap((a) => (upperOf(a, ctx) !== null ? [a.end.id] : [])),
   claims: (ref, ctx) => {
     const upper = upperOf(lowerOf(ref, ctx), ctx)!;
-    return [between(upper.end.id, ref), between(upper.end.id, ref, 'cascade')];
+    return [claimOfPair(upper.end.id, ref), claimOfPair(upper.end.id, ref, 'cascade')];
   },
   judge: (ref, ctx) => {
     const lower = lowerOf(ref, ctx);

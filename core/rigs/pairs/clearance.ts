@@ -1,9 +1,9 @@
-import { about as named, overall, type Finding, type Ref } from '../../foundations/finding/index.ts';
+import { withSubjects as named, overall, type Finding, type ElementId } from '../../foundations/finding/index.ts';
 import { brakeHand } from '../../things/friction/index.ts';
 import { hitchClearanceFindings } from '../../things/geometry/index.ts';
 import {
-  about,
-  between,
+  claimOf,
+  claimOfPair,
   connectorStrengthJudge,
   gateJudge,
   hitches,
@@ -14,12 +14,12 @@ import {
 } from '../elements/index.ts';
 import { hitchOf, mainConnector, ropeIdsOf, slingOf, type Attachment } from '../rig/index.ts';
 
-const above = (ref: Ref, ctx: Context): Attachment | null => ctx.deviceAbove(ctx.attachment(ref));
+const above = (ref: ElementId, ctx: Context): Attachment | null => ctx.deviceAbove(ctx.attachment(ref));
 const sameWearer = (a: Attachment, b: Attachment): boolean =>
   a.root.kind === 'harness' && b.root.kind === 'harness' && a.root.person === b.root.person;
-const belowADevice = (ctx: Context): Ref[] => hitches(ctx).filter((ref) => above(ref, ctx) !== null);
+const belowADevice = (ctx: Context): ElementId[] => hitches(ctx).filter((ref) => above(ref, ctx) !== null);
 /** Parts that decide where a hitch and the device above it come to lie. */
-const measured = (ref: Ref, ctx: Context): Ref[] => {
+const measured = (ref: ElementId, ctx: Context): ElementId[] => {
   const a = ctx.attachment(ref);
   const device = above(ref, ctx)!;
   return [
@@ -37,7 +37,7 @@ export const clearanceJudge: Judge = {
     const device = above(ref, ctx);
     const a = ctx.attachment(ref);
     // Where hitch and device do not hang on the same person their distance is not known here: then nobody has judged it.
-    return device && sameWearer(a, device) ? [between(device.end.id, a.end.id)] : [];
+    return device && sameWearer(a, device) ? [claimOfPair(device.end.id, a.end.id)] : [];
   },
   judge: (ref, ctx) => {
     const input = ctx.clearanceInput(ctx.attachment(ref));
@@ -54,7 +54,7 @@ export const clearanceJudge: Judge = {
 export const handAboveJudge: Judge = {
   id: 'hand-above-device',
   subjects: belowADevice,
-  claims: (ref, ctx) => [about(ctx.attachment(ref).end.id, 'hand-above')],
+  claims: (ref, ctx) => [claimOf(ctx.attachment(ref).end.id, 'hand-above')],
   judge: (ref, ctx): Finding[] => {
     const device = above(ref, ctx)!;
     const input = ctx.brakeInput(device);
@@ -69,7 +69,7 @@ export const handAboveJudge: Judge = {
 };
 
 /** The hitch was judged and nothing was found against it, nor against its connector. */
-export function stands(ref: Ref, ctx: Context): boolean {
+export function stands(ref: ElementId, ctx: Context): boolean {
   const a = ctx.attachment(ref);
   const connector = mainConnector(a);
   if (!hitchOf(a)?.item || !connector) return false;

@@ -12,16 +12,16 @@ import {
   type WayReport,
 } from '../../things/connector/index.ts';
 import {
-  about as named,
+  withSubjects as named,
   finding,
   SEVERITIES,
   type Finding,
-  type Ref,
+  type ElementId,
   literal,
 } from '../../foundations/finding/index.ts';
 import { diameterOf } from '../../things/gear/index.ts';
 import {
-  between,
+  claimOfPair,
   connectorAt,
   devices,
   fits,
@@ -32,7 +32,7 @@ import {
 } from '../elements/index.ts';
 import { besideConnector, deviceOf, mainConnector, ropeIdsOf, type Attachment } from '../rig/index.ts';
 
-const hung = (ctx: Context): Ref[] => devices(ctx).filter((ref) => mainConnector(ctx.attachment(ref)) !== null);
+const hung = (ctx: Context): ElementId[] => devices(ctx).filter((ref) => mainConnector(ctx.attachment(ref)) !== null);
 const inPlates = (a: Attachment): boolean => {
   const item = deviceOf(a)?.item;
   return item !== null && item !== undefined && seatKind(item) === 'plates';
@@ -44,7 +44,7 @@ export const seatJudge: Judge = {
   subjects: hung,
   claims: (ref, ctx) => {
     const a = ctx.attachment(ref);
-    return [between(mainConnector(a)!.id, a.end.id, 'seat')];
+    return [claimOfPair(mainConnector(a)!.id, a.end.id, 'seat')];
   },
   judge: (ref, ctx) => {
     const a = ctx.attachment(ref);
@@ -71,11 +71,11 @@ export const seatJudge: Judge = {
   },
 };
 
-const waysKnown = new WeakMap<Context, Map<Ref, WayReport[]>>();
+const waysKnown = new WeakMap<Context, Map<ElementId, WayReport[]>>();
 
 /** The ways to clip the main connector that are left by what is said and planned, best first; empty while something is not chosen. */
 export function waysLeft(a: Attachment, ctx: Context): readonly WayReport[] {
-  const of = waysKnown.get(ctx) ?? new Map<Ref, WayReport[]>();
+  const of = waysKnown.get(ctx) ?? new Map<ElementId, WayReport[]>();
   waysKnown.set(ctx, of);
   if (!of.has(a.id)) of.set(a.id, judgedWays(a, ctx));
   return of.get(a.id)!;
@@ -116,7 +116,7 @@ export const wayJudge: Judge = {
   subjects: hung,
   claims: (ref, ctx) => {
     const a = ctx.attachment(ref);
-    return inPlates(a) ? [between(mainConnector(a)!.id, a.end.id, 'way')] : [];
+    return inPlates(a) ? [claimOfPair(mainConnector(a)!.id, a.end.id, 'way')] : [];
   },
   judge: (ref, ctx) => {
     const a = ctx.attachment(ref);
@@ -162,7 +162,7 @@ export const besideJudge: Judge = {
   subjects: (ctx) => devices(ctx).filter((ref) => besideConnector(ctx.attachment(ref)) !== null),
   claims: (ref, ctx) => {
     const a = ctx.attachment(ref);
-    return [between(mainConnector(a)?.id ?? '', besideConnector(a)!.id)];
+    return [claimOfPair(mainConnector(a)?.id ?? '', besideConnector(a)!.id)];
   },
   judge: (ref, ctx) => {
     const a = ctx.attachment(ref);

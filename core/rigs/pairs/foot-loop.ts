@@ -1,7 +1,14 @@
-import { finding, literal, tooLittle, type Finding, type Ref, type Severity } from '../../foundations/finding/index.ts';
+import {
+  finding,
+  literal,
+  tooLittle,
+  type Finding,
+  type ElementId,
+  type Severity,
+} from '../../foundations/finding/index.ts';
 import { staticStretch, type Person } from '../../things/gear/index.ts';
 import { knotsFor, slingMm, strokeOf, type Stroke } from '../../things/geometry/index.ts';
-import { about, type Context, type Judge } from '../elements/index.ts';
+import { claimOf, type Context, type Judge } from '../elements/index.ts';
 import { ropesIn, slingOf, type Attachment, type SlingPiece } from '../rig/index.ts';
 import { threshold } from '../../foundations/sources/index.ts';
 import { exactly, interval, minus, type Interval } from '../../foundations/units/index.ts';
@@ -86,7 +93,11 @@ export function strokeFigures(loop: Attachment, ctx: Context): StrokeFigures | n
 export const footLoopJudge: Judge = {
   id: 'foot-loop',
   subjects: ({ setup }) => setup.attachments.filter(isFootLoop).map((a) => a.id),
-  claims: (ref, ctx) => [about(ctx.attachment(ref).end.id, 'clipped'), about('job', 'second'), about('job', 'lengths')],
+  claims: (ref, ctx) => [
+    claimOf(ctx.attachment(ref).end.id, 'clipped'),
+    claimOf('job', 'second'),
+    claimOf('job', 'lengths'),
+  ],
   judge: (ref, ctx) => {
     const loop = ctx.attachment(ref);
     const lengths = lengthsOf(loop, ctx);
@@ -106,7 +117,7 @@ export const footLoopJudge: Judge = {
   },
 };
 
-const unknown = (ref: Ref, person: Person | null, heightM: number): Finding =>
+const unknown = (ref: ElementId, person: Person | null, heightM: number): Finding =>
   finding({
     code: 'ascend.stroke',
     severity: 'untested',

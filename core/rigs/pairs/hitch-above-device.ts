@@ -1,5 +1,5 @@
-import { finding, tooLittle, tooMuch, type Finding, type Ref } from '../../foundations/finding/index.ts';
-import { about, between, hitches, type Context, type Judge } from '../elements/index.ts';
+import { finding, tooLittle, tooMuch, type Finding, type ElementId } from '../../foundations/finding/index.ts';
+import { claimOf, claimOfPair, hitches, type Context, type Judge } from '../elements/index.ts';
 import { deviceOf, hitchOf, linesOf, mainConnector, ropeIdsOf, slingOf, type Attachment } from '../rig/index.ts';
 import { threshold } from '../../foundations/sources/index.ts';
 import { exactly, minus, plus, type Interval } from '../../foundations/units/index.ts';
@@ -41,7 +41,7 @@ export const hitchReachJudge: Judge = {
     }),
   claims: (ref, ctx) => {
     const tether = slingOf(ctx.attachment(ref));
-    return tether ? [about(tether.id, 'reach')] : [];
+    return tether ? [claimOf(tether.id, 'reach')] : [];
   },
   judge: (ref, ctx) => {
     const a = ctx.attachment(ref);
@@ -65,7 +65,7 @@ export const hitchAboveJudge: Judge = {
   subjects: (ctx) => hitches(ctx).filter((ref) => neighbour(ctx.attachment(ref), ctx) !== null),
   claims: (ref, ctx) => {
     const a = ctx.attachment(ref);
-    return [between(a.end.id, neighbour(a, ctx)!.end.id)];
+    return [claimOfPair(a.end.id, neighbour(a, ctx)!.end.id)];
   },
   judge: (ref, ctx) => {
     const a = ctx.attachment(ref);
@@ -85,7 +85,7 @@ export const hitchAboveJudge: Judge = {
   },
 };
 
-function inReach(ref: Ref, top: Interval, armMm: number): Finding {
+function inReach(ref: ElementId, top: Interval, armMm: number): Finding {
   const severity = tooMuch(top, { stop: armMm });
   const out = severity === 'stop';
   const may = severity !== 'clear';

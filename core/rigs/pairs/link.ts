@@ -1,7 +1,7 @@
-import { finding, literal, type Finding, type Ref, type Severity } from '../../foundations/finding/index.ts';
+import { finding, literal, type Finding, type ElementId, type Severity } from '../../foundations/finding/index.ts';
 import { handOffIn } from '../../things/fit/index.ts';
 import { slingMm } from '../../things/geometry/index.ts';
-import { about, between, type Context, type Judge } from '../elements/index.ts';
+import { claimOf, claimOfPair, type Context, type Judge } from '../elements/index.ts';
 import { deviceOf, slingOf, type Attachment, type ClipEnd, casualtyOf } from '../rig/index.ts';
 import { threshold } from '../../foundations/sources/index.ts';
 import { exactly } from '../../foundations/units/index.ts';
@@ -13,7 +13,7 @@ export interface Link {
 }
 
 /** What links this person to another one. */
-export function linksOf(ctx: Context, person: Ref): Link[] {
+export function linksOf(ctx: Context, person: ElementId): Link[] {
   const { setup, index } = ctx;
   return setup.attachments.flatMap((attachment): Link[] => {
     const { root, end } = attachment;
@@ -34,11 +34,11 @@ export const linkJudge: Judge = {
     return casualty ? [casualty.id] : [];
   },
   claims: (ref, ctx) => [
-    about('job', 'both'),
+    claimOf('job', 'both'),
     ...linksOf(ctx, ref).flatMap(({ attachment: { root, pieces }, end }) => {
       const harness = root.kind === 'harness' ? ctx.index.person(root.person)!.harnessId : '';
       const chain = [harness, ...pieces.map((p) => p.id), end.id];
-      return [about(end.id, 'clipped'), ...chain.slice(1).map((id, i) => between(chain[i]!, id))];
+      return [claimOf(end.id, 'clipped'), ...chain.slice(1).map((id, i) => claimOfPair(chain[i]!, id))];
     }),
   ],
   judge: (ref, ctx) => {
@@ -58,7 +58,7 @@ export const linkJudge: Judge = {
 };
 
 /** What the casualty hangs in beside the links: where they were found. */
-const ownOf = ({ setup }: Context, person: Ref): Attachment | undefined =>
+const ownOf = ({ setup }: Context, person: ElementId): Attachment | undefined =>
   setup.attachments.find(
     ({ root, end, use }) => root.kind === 'harness' && root.person === person && end.kind !== 'clip' && use !== 'aid',
   );
@@ -71,7 +71,7 @@ function holdsAlone(own: Attachment, ctx: Context): 'yes' | 'no' | 'unknown' {
   return handOffIn(device.item, ctx.use(own).use) === 'holds' ? 'yes' : 'no';
 }
 
-const unlinked = (ref: Ref): Finding =>
+const unlinked = (ref: ElementId): Finding =>
   finding({
     code: 'pick.link',
     severity: 'stop',
@@ -127,7 +127,7 @@ function long({ attachment, end }: Link): Finding[] {
   ];
 }
 
-function alone(ref: Ref, links: readonly Link[], own: 'yes' | 'no' | 'unknown'): Finding {
+function alone(ref: ElementId, links: readonly Link[], own: 'yes' | 'no' | 'unknown'): Finding {
   const places = new Set(links.map(({ end }) => end.to)).size;
   const one = links.length === 1 && own !== 'yes';
   const severity: Severity = one

@@ -1,6 +1,6 @@
 import { belayerLiftM } from '../catch/index.ts';
-import { finding, literal, type Finding, type Ref } from '../../foundations/finding/index.ts';
-import { about, type Context, type Judge } from '../elements/index.ts';
+import { finding, literal, type Finding, type ElementId } from '../../foundations/finding/index.ts';
+import { claimOf, type Context, type Judge } from '../elements/index.ts';
 import { belaysFromHarness, hangingBy, linesOf, type Attachment, type RigPerson } from '../rig/index.ts';
 import { constant, threshold } from '../../foundations/sources/index.ts';
 import { exactly, interval, type Interval } from '../../foundations/units/index.ts';
@@ -8,13 +8,13 @@ import { exactly, interval, type Interval } from '../../foundations/units/index.
 /** The fall that the lift is told for, m: from two metres above the last runner, with some slack. */
 const TOLD_FALL_M = 4.5;
 
-const belays = (ctx: Context): Ref[] =>
+const belays = (ctx: Context): ElementId[] =>
   ctx.setup.attachments.filter((a) => belaysFromHarness(ctx.index, a)).map((a) => a.id);
 const belayerOf = (a: Attachment, { index }: Context): RigPerson | undefined =>
   a.root.kind === 'harness' ? index.person(a.root.person) : undefined;
 
 /** A belayer who is tied to an anchor is not lifted; clipped to another part of the rig one is. */
-const anchored = (person: Ref, { setup, index }: Context): boolean =>
+const anchored = (person: ElementId, { setup, index }: Context): boolean =>
   index.person(person)?.stands === 'anchored' ||
   setup.attachments.some(
     ({ root, end }) =>
@@ -25,7 +25,10 @@ const anchored = (person: Ref, { setup, index }: Context): boolean =>
 export const massesJudge: Judge = {
   id: 'masses',
   subjects: belays,
-  claims: (ref, ctx) => [about(ref, 'masses'), ...(ctx.use(ctx.attachment(ref)).fall ? [about('job', 'lift')] : [])],
+  claims: (ref, ctx) => [
+    claimOf(ref, 'masses'),
+    ...(ctx.use(ctx.attachment(ref)).fall ? [claimOf('job', 'lift')] : []),
+  ],
   judge: (ref, ctx) => {
     const a = ctx.attachment(ref);
     const belayer = belayerOf(a, ctx);

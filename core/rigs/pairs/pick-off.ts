@@ -4,11 +4,11 @@ import {
   tooLittle,
   tooMuch,
   type Finding,
-  type Ref,
+  type ElementId,
   type Severity,
 } from '../../foundations/finding/index.ts';
 import { hauledM, haulThreeDownN, haulThreeN } from '../../things/geometry/index.ts';
-import { about, type Context, type Judge } from '../elements/index.ts';
+import { claimOf, type Context, type Judge } from '../elements/index.ts';
 import { deviceOf, ropeIdsOf, casualtyOf } from '../rig/index.ts';
 import { constant, threshold } from '../../foundations/sources/index.ts';
 import { exactly, interval, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../../foundations/units/index.ts';
@@ -20,7 +20,7 @@ export const pickOffJudge: Judge = {
     const casualty = casualtyOf(ctx.setup);
     return casualty ? [casualty.id] : [];
   },
-  claims: () => [about('job', 'haul')],
+  claims: () => [claimOf('job', 'haul')],
   judge: (ref, ctx) => {
     const item = casualtyOf(ctx.setup)?.item;
     const rescuer = ctx.setup.persons.find((p) => p.role === 'rescuer')?.item;
@@ -44,7 +44,7 @@ export const pickOffJudge: Judge = {
 };
 
 /** A 3:1 pulls upwards; turned down over one pulley more it takes one's weight, and that pulley costs its share again. */
-function haul(ref: Ref, massKg: number): Finding {
+function haul(ref: ElementId, massKg: number): Finding {
   const [eta, worse] = [constant('pulleyEfficiency'), constant('connectorEfficiency')];
   const up = haulThreeN(massKg, eta);
   const down = haulThreeDownN(massKg, eta);

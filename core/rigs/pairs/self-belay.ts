@@ -1,4 +1,4 @@
-import { finding, type Finding, type Ref, type Severity } from '../../foundations/finding/index.ts';
+import { finding, type Finding, type ElementId, type Severity } from '../../foundations/finding/index.ts';
 import {
   fallForceKn,
   linearDensityKgPerM,
@@ -11,7 +11,7 @@ import {
   JOB_FACTS,
 } from '../../things/gear/index.ts';
 import { feedingWeightKg, feedsAboveM, groundReachedBelowM } from '../../things/geometry/index.ts';
-import { about, type Context, type Judge } from '../elements/index.ts';
+import { claimOf, type Context, type Judge } from '../elements/index.ts';
 import { deviceOf, linesOf, type Attachment, type RigLine } from '../rig/index.ts';
 import { constant, threshold } from '../../foundations/sources/index.ts';
 import {
@@ -31,7 +31,7 @@ export const isSelfBelay = (a: Attachment, ctx: Context): boolean =>
   linesOf(ctx.index, a.end)[0]?.kind === 'fixed';
 
 interface Solo {
-  readonly ref: Ref;
+  readonly ref: ElementId;
   readonly device: Device;
   readonly rope: Rope;
   readonly line: RigLine;
@@ -42,7 +42,7 @@ interface Solo {
   readonly endWeightKg: number;
 }
 
-function soloOf(ref: Ref, ctx: Context): Solo | null {
+function soloOf(ref: ElementId, ctx: Context): Solo | null {
   const a = ctx.index.ownerOf(ref)!;
   const end = deviceOf(a);
   const line = linesOf(ctx.index, a.end)[0];
@@ -68,7 +68,7 @@ export const selfBelayJudge: Judge = {
   id: 'self-belay',
   subjects: (ctx) => ctx.setup.attachments.filter((a) => isSelfBelay(a, ctx)).map((a) => a.end.id),
   // Tethers are judged by the arm’s reach, and by what slides onto what.
-  claims: (ref) => [about(ref, 'solo'), about('job', 'fall'), about('job', 'second')],
+  claims: (ref) => [claimOf(ref, 'solo'), claimOf('job', 'fall'), claimOf('job', 'second')],
   judge: (ref, ctx) => {
     const solo = soloOf(ref, ctx);
     return solo ? [jolt(solo), ground(solo), feed(solo)] : [];
@@ -79,8 +79,8 @@ export const selfBelayJudge: Judge = {
   },
 };
 
-export interface SoloCurve {
-  readonly ref: Ref;
+export interface SelfBelayCurve {
+  readonly ref: ElementId;
   readonly label: string;
   readonly anchorM: number;
   readonly groundM: Interval;
@@ -90,10 +90,10 @@ export interface SoloCurve {
 }
 
 /** A fall at each height, for every device that somebody climbs with alone; none while slack or a part is not said. */
-export function soloCurves(ctx: Context): SoloCurve[] {
+export function selfBelayCurves(ctx: Context): SelfBelayCurve[] {
   return ctx.setup.attachments
     .filter((a) => isSelfBelay(a, ctx))
-    .flatMap((a): SoloCurve[] => {
+    .flatMap((a): SelfBelayCurve[] => {
       const solo = soloOf(a.end.id, ctx);
       if (!solo || solo.slackM === null) return [];
       const { rope, springs, massKg, anchorM, slackM, endWeightKg } = solo;

@@ -1,5 +1,5 @@
 import { finding, literal, type Finding, type Severity } from '../../foundations/finding/index.ts';
-import { about, type Judge } from '../elements/index.ts';
+import { claimOf, type Judge } from '../elements/index.ts';
 import { belaysFromHarness, type RigPerson } from '../rig/index.ts';
 import { threshold } from '../../foundations/sources/index.ts';
 import { exactly } from '../../foundations/units/index.ts';
@@ -8,7 +8,7 @@ import { exactly } from '../../foundations/units/index.ts';
 export const stanceJudge: Judge = {
   id: 'stance',
   subjects: ({ setup, index }) => setup.attachments.filter((a) => belaysFromHarness(index, a)).map((a) => a.id),
-  claims: (ref) => [about(ref, 'stance')],
+  claims: (ref) => [claimOf(ref, 'stance')],
   judge: (ref, ctx) => {
     const { root } = ctx.attachment(ref);
     const belayer = root.kind === 'harness' ? ctx.index.person(root.person) : undefined;

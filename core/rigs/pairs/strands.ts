@@ -1,10 +1,10 @@
-import { about as named, type Ref } from '../../foundations/finding/index.ts';
+import { withSubjects as named, type ElementId } from '../../foundations/finding/index.ts';
 import { strandsAlike } from '../../things/fit/index.ts';
-import { between, devices, type Context, type Judge } from '../elements/index.ts';
+import { claimOfPair, devices, type Context, type Judge } from '../elements/index.ts';
 import { deviceOf, linesOf, ropeSlots } from '../rig/index.ts';
 
 /** The two ropes of one doubled line; two seconds on a rope each do not pull on each other’s. */
-const ropesThrough = (ref: Ref, ctx: Context) =>
+const ropesThrough = (ref: ElementId, ctx: Context) =>
   linesOf(ctx.index, ctx.attachment(ref).end).flatMap((l) => (l.kind === 'doubled' ? [...ropeSlots(l)] : []));
 
 /** Two ropes side by side in one device: alike, or one runs ahead. */
@@ -13,7 +13,7 @@ export const strandsAlikeJudge: Judge = {
   subjects: (ctx) => devices(ctx).filter((ref) => ropesThrough(ref, ctx).length === 2),
   claims: (ref, ctx) => {
     const [a, b] = ropesThrough(ref, ctx);
-    return [between(a!.id, b!.id)];
+    return [claimOfPair(a!.id, b!.id)];
   },
   judge: (ref, ctx) => {
     const [a, b] = ropesThrough(ref, ctx);

@@ -1,6 +1,6 @@
-import { finding, literal, type Finding, type Ref, type Severity } from '../../foundations/finding/index.ts';
+import { finding, literal, type Finding, type ElementId, type Severity } from '../../foundations/finding/index.ts';
 import { traitsOf, JOB_FACTS } from '../../things/gear/index.ts';
-import { about, type Judge } from '../elements/index.ts';
+import { claimOf, type Judge } from '../elements/index.ts';
 import { deviceOf, type Attachment, type Tree } from '../rig/index.ts';
 import { treeOf } from './tree-point.ts';
 
@@ -10,12 +10,12 @@ const onBridge = (a: Attachment): boolean => a.root.kind === 'harness' && a.root
 export const bridgeJudge: Judge = {
   id: 'bridge',
   subjects: (ctx) => (treeOf(ctx) && ctx.setup.attachments.some(onBridge) ? [ctx.setup.persons[0]!.harnessId] : []),
-  claims: (ref) => [about(ref, 'bridge')],
+  claims: (ref) => [claimOf(ref, 'bridge')],
   judge: (ref, ctx) => [bridge(ref, treeOf(ctx)!.bridge)],
   reads: () => [],
 };
 
-function bridge(ref: Ref, has: Tree['bridge']): Finding {
+function bridge(ref: ElementId, has: Tree['bridge']): Finding {
   return finding({
     code: 'tree.bridge',
     severity: has === 'unknown' ? 'untested' : 'clear',
@@ -44,7 +44,7 @@ export const eyesJudge: Judge = {
     treeOf(ctx) && JOB_FACTS[ctx.setup.job].up === 'moving-line'
       ? ctx.setup.attachments.filter((a) => a.use === 'carries' && a.end.kind !== 'knot').map((a) => a.end.id)
       : [],
-  claims: (ref) => [about(ref, 'eyes')],
+  claims: (ref) => [claimOf(ref, 'eyes')],
   judge: (ref, ctx) => [eyes(ref, treeOf(ctx)!.eyes)],
   reads: (ref) => [ref],
 };
@@ -54,7 +54,7 @@ const EYES: Readonly<Record<Tree['eyes'], readonly [Severity, string]>> = {
   one: ['mind', 'End of the line and device hang on one connector.'],
   unknown: ['untested', 'It is not said whether end of the line and device hang on one connector.'],
 };
-function eyes(ref: Ref, how: Tree['eyes']): Finding {
+function eyes(ref: ElementId, how: Tree['eyes']): Finding {
   const [severity, says] = EYES[how];
   return finding({
     code: 'tree.eyes',
@@ -77,13 +77,13 @@ export const sideLoadJudge: Judge = {
     treeOf(ctx)
       ? ctx.setup.attachments.filter((a) => a.use === 'carries' && deviceOf(a)?.item).map((a) => a.end.id)
       : [],
-  claims: (ref) => [about(ref, 'side')],
+  claims: (ref) => [claimOf(ref, 'side')],
   judge: (ref, ctx) => sideLoad(ref, deviceOf(ctx.index.ownerOf(ref)!)!.item!, treeOf(ctx)!.deviceLies),
   reads: (ref) => [ref],
 };
 
 function sideLoad(
-  ref: Ref,
+  ref: ElementId,
   { name, family }: { readonly name: string; readonly family: Parameters<typeof traitsOf>[0] },
   lies: Tree['deviceLies'],
 ): Finding[] {

@@ -3,12 +3,12 @@ import {
   literal,
   type Finding,
   type FindingNumber,
-  type Ref,
+  type ElementId,
   type Severity,
 } from '../../foundations/finding/index.ts';
 import { traitsOf, type Person, JOB_FACTS } from '../../things/gear/index.ts';
 import { overChinMm, ropeWalkLengths, slingMm, type RopeWalkLengths } from '../../things/geometry/index.ts';
-import { about, between, type Claim, type Context, type Judge } from '../elements/index.ts';
+import { claimOf, claimOfPair, type Claim, type Context, type Judge } from '../elements/index.ts';
 import { deviceOf, slingOf, type Attachment } from '../rig/index.ts';
 import { constant, threshold } from '../../foundations/sources/index.ts';
 import { interval, plus, type Interval } from '../../foundations/units/index.ts';
@@ -75,7 +75,7 @@ export const treeLengthsJudge: Judge = {
     const main = walks(ctx);
     return main ? [main.end.id] : [];
   },
-  claims: (_, ctx) => [about('job', 'lengths'), ...aidsOf(ctx).flatMap((aid) => aidClaims(aid, ctx))],
+  claims: (_, ctx) => [claimOf('job', 'lengths'), ...aidsOf(ctx).flatMap((aid) => aidClaims(aid, ctx))],
   judge: (ref, ctx) => {
     const main = ctx.index.ownerOf(ref)!;
     const person = main.root.kind === 'harness' ? ctx.index.person(main.root.person)?.item : null;
@@ -95,15 +95,17 @@ function aidClaims(aid: Attachment, ctx: Context): Claim[] {
   const harness = root.kind === 'harness' ? ctx.index.person(root.person)?.harnessId : undefined;
   const first = aid.pieces[0]?.id ?? end.id;
   return [
-    ...(end.kind === 'clip' ? [about(end.id, 'clipped')] : []),
-    ...(harness ? [between(harness, first)] : []),
+    ...(end.kind === 'clip' ? [claimOf(end.id, 'clipped')] : []),
+    ...(harness ? [claimOfPair(harness, first)] : []),
     ...(end.kind === 'device'
-      ? ctx.setup.attachments.flatMap((o) => (o === aid ? [] : [between(o.end.id, end.id), between(end.id, o.end.id)]))
+      ? ctx.setup.attachments.flatMap((o) =>
+          o === aid ? [] : [claimOfPair(o.end.id, end.id), claimOfPair(end.id, o.end.id)],
+        )
       : []),
   ];
 }
 
-const unknown = (ref: Ref, person: Person): Finding =>
+const unknown = (ref: ElementId, person: Person): Finding =>
   finding({
     code: 'tree.lengths',
     severity: 'untested',
@@ -116,7 +118,7 @@ const unknown = (ref: Ref, person: Person): Finding =>
     remedy: 'Measure it hanging in the harness, from the belay loop straight up to the chin.',
   });
 
-function lengths(ref: Ref, f: RopeWalkFigures): Finding {
+function lengths(ref: ElementId, f: RopeWalkFigures): Finding {
   const { walkTetherMm, limbTetherMm, freeLoopMm, overChinMm: over, tetherMm } = f;
   const outOfReach = tetherMm.best > limbTetherMm.best;
   const high = over.best > 0;

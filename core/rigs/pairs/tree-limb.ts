@@ -1,7 +1,7 @@
 import { finding, type Finding, type Severity } from '../../foundations/finding/index.ts';
-import { fallForceKn, overSprings, strandsOf, JOB_FACTS } from '../../things/gear/index.ts';
+import { fallForceKn, overSprings, springsOfStrands, JOB_FACTS } from '../../things/gear/index.ts';
 import { redirectWeights, swingOf, type Swing } from '../../things/geometry/index.ts';
-import { about, type Context, type Judge } from '../elements/index.ts';
+import { claimOf, type Context, type Judge } from '../elements/index.ts';
 import { ropeIdsOf, type Attachment, type Limb, type Tree } from '../rig/index.ts';
 import { constant, threshold } from '../../foundations/sources/index.ts';
 import { exactly, interval, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../../foundations/units/index.ts';
@@ -32,7 +32,7 @@ export const limbName = ({ limbs }: Tree, limb: Limb): string =>
 export const limbJudge: Judge = {
   id: 'limb',
   subjects: (ctx) => (treeOf(ctx) ? ['tree'] : []),
-  claims: () => [about('job', 'swing')],
+  claims: () => [claimOf('job', 'swing')],
   judge: (_, ctx) => {
     const tree = treeOf(ctx)!;
     const gone = tree.limbs.filter((limb) => limb.outM !== 0);
@@ -201,7 +201,7 @@ function slackForceKn({ lineM, dropM }: Swing, ctx: Context): Interval | null {
   if (!person || !springs) return null;
   // Both legs of a moving line catch.
   const legs = JOB_FACTS[ctx.setup.job].up === 'moving-line' ? 2 : 1;
-  return overSprings(strandsOf(springs, legs), (rope) => fallForceKn(rope, person.massKg, dropM / lineM));
+  return overSprings(springsOfStrands(springs, legs), (rope) => fallForceKn(rope, person.massKg, dropM / lineM));
 }
 
 function stored({ comingBack }: Tree, { dropM }: Swing, forceKn: Interval | null): Finding {

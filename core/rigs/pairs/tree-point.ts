@@ -1,7 +1,7 @@
-import { finding, literal, type Finding, type Ref, type Severity } from '../../foundations/finding/index.ts';
+import { finding, literal, type Finding, type ElementId, type Severity } from '../../foundations/finding/index.ts';
 import { traitsOf, JOB_FACTS } from '../../things/gear/index.ts';
 import { afterBounceRatio, forkRatio } from '../../things/geometry/index.ts';
-import { about, type Context, type Judge } from '../elements/index.ts';
+import { claimOf, type Context, type Judge } from '../elements/index.ts';
 import { deviceOf, type Attachment, type RigLine, type RigPerson, type Tree } from '../rig/index.ts';
 import { constant, threshold } from '../../foundations/sources/index.ts';
 import { exactly, interval, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../../foundations/units/index.ts';
@@ -32,7 +32,7 @@ function bounceOn(line: RigLine, through: string): { readonly most: number; read
 export const forkJudge: Judge = {
   id: 'fork',
   subjects: (ctx) => (treeOf(ctx) ? [ctx.setup.lines[0]!.anchor] : []),
-  claims: () => [about('job', 'fork')],
+  claims: () => [claimOf('job', 'fork')],
   judge: (ref, ctx) => {
     const line = ctx.setup.lines[0]!;
     const climber = ctx.setup.persons[0]!;
@@ -93,7 +93,14 @@ const TRIED: Readonly<Record<Tree['tried'], readonly [Severity, string, string]>
   ],
 };
 
-function fork(ref: Ref, { tried }: Tree, line: RigLine, massKg: number, through: string, kg: number | null): Finding {
+function fork(
+  ref: ElementId,
+  { tried }: Tree,
+  line: RigLine,
+  massKg: number,
+  through: string,
+  kg: number | null,
+): Finding {
   const weights = weightsOn(line, through);
   const stillKn = scale(weights, (massKg * STANDARD_GRAVITY_M_PER_S2) / 1000);
   const weightKn = (massKg * STANDARD_GRAVITY_M_PER_S2) / 1000;
@@ -147,12 +154,12 @@ export const onTwoLines = (ctx: Context): boolean => linesOfPerson(ctx, ctx.setu
 export const treeSecondJudge: Judge = {
   id: 'tree-second',
   subjects: (ctx) => (treeOf(ctx) ? [ctx.setup.persons[0]!.id] : []),
-  claims: () => [about('job', 'second')],
+  claims: () => [claimOf('job', 'second')],
   judge: (ref, ctx) => [second(ref, treeOf(ctx)!, onTwoLines(ctx))],
   reads: () => [],
 };
 
-function second(ref: Ref, { second: other, saw }: Tree, twoLines: boolean): Finding {
+function second(ref: ElementId, { second: other, saw }: Tree, twoLines: boolean): Finding {
   const has = twoLines || other === 'lanyard';
   const severity: Severity = has
     ? 'clear'
@@ -190,7 +197,7 @@ export const treeGripJudge: Judge = {
     JOB_FACTS[ctx.setup.job].up === 'stationary-line'
       ? ctx.setup.attachments.filter((a) => a.use === 'carries').map((a) => a.end.id)
       : [],
-  claims: (ref) => [about(ref, 'pressed')],
+  claims: (ref) => [claimOf(ref, 'pressed')],
   judge: (ref, ctx) => {
     const a = ctx.index.ownerOf(ref)!;
     return [...(a.end.kind === 'hitch' ? [plainHitch(a)] : []), ...pressed(a, ctx)];

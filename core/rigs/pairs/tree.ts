@@ -1,6 +1,6 @@
-import { finding, literal, type Finding, type Ref } from '../../foundations/finding/index.ts';
+import { finding, literal, type Finding, type ElementId } from '../../foundations/finding/index.ts';
 import { ropeLengthM, type Connector } from '../../things/gear/index.ts';
-import { about, connectorAt, connectors, type Context, type Judge } from '../elements/index.ts';
+import { claimOf, connectorAt, connectors, type Context, type Judge } from '../elements/index.ts';
 import { ropesOf, type LineOf } from '../rig/index.ts';
 import { threshold } from '../../foundations/sources/index.ts';
 import { exactly, minus } from '../../foundations/units/index.ts';
@@ -14,7 +14,7 @@ const LIFE_KN = 22.2;
 export const treeConnectorJudge: Judge = {
   id: 'tree-connector',
   subjects: (ctx) => (inTree(ctx) ? connectors(ctx) : []),
-  claims: (ref) => [about(ref, 'tree')],
+  claims: (ref) => [claimOf(ref, 'tree')],
   judge: (ref, ctx) => {
     const { item } = connectorAt(ref, ctx);
     return item && ctx.index.ownerOf(ref)!.use !== 'aid' ? lifeConnector(ref, item) : [];
@@ -22,7 +22,7 @@ export const treeConnectorJudge: Judge = {
   reads: (ref) => [ref],
 };
 
-function lifeConnector(ref: Ref, { name, lock, strengthMajorKn }: Connector): Finding[] {
+function lifeConnector(ref: ElementId, { name, lock, strengthMajorKn }: Connector): Finding[] {
   const locksItself = lock === 'two-action' || lock === 'three-action' || lock === 'magnetic';
   const weak = strengthMajorKn !== null && strengthMajorKn < LIFE_KN;
   // What is not known is said by gate and strength.
@@ -55,7 +55,7 @@ function lifeConnector(ref: Ref, { name, lock, strengthMajorKn }: Connector): Fi
 export const baseTieJudge: Judge = {
   id: 'base-tie',
   subjects: (ctx) => (inTree(ctx) ? ctx.setup.lines.filter((l) => l.kind === 'fixed').map((l) => l.id) : []),
-  claims: (ref) => [about(ref, 'base-tie')],
+  claims: (ref) => [claimOf(ref, 'base-tie')],
   judge: (ref, ctx) => {
     const line = ctx.line(ref) as LineOf<'fixed'>;
     const ropes = ropesOf(line);

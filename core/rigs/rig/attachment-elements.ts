@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { waySchema } from '../../things/connector/index.ts';
-import { refSchema } from '../../foundations/finding/index.ts';
+import { elementIdSchema } from '../../foundations/finding/index.ts';
 import { HITCHES } from '../../things/friction/index.ts';
 import {
   choice,
@@ -12,17 +12,17 @@ import {
   measure,
   slingSchema,
 } from '../../things/gear/index.ts';
-import { said } from './said.ts';
+import { observed } from './observed.ts';
 
 /*
  * What a rig is made of. Every element has an id that is unique in its rig; whatever holds a piece of gear keeps a snapshot of it in `item`,
  * so that an old record stays true. null: not chosen.
  */
 
-const onSchema = z.strictObject({ line: refSchema, strand: z.string() });
+const onSchema = z.strictObject({ line: elementIdSchema, strand: z.string() });
 
 export const slingPieceSchema = z.strictObject({
-  id: refSchema,
+  id: elementIdSchema,
   kind: z.literal('sling'),
   item: slingSchema.nullable(),
   method: choice({ girth: 'Girth-hitched, whole length', basket: 'Doubled through the harness' }, 'Extension'),
@@ -37,26 +37,26 @@ export const slingPieceSchema = z.strictObject({
 });
 
 export const connectorPieceSchema = z.strictObject({
-  id: refSchema,
+  id: elementIdSchema,
   kind: z.literal('connector'),
   item: connectorSchema.nullable(),
   /** The way of clipping that was planned; null: none. */
   planned: waySchema.nullable(),
-  loadedEnd: said(
+  loadedEnd: observed(
     { broad: 'The broad end', narrow: 'The narrow end' },
     'broad',
     'In the device, or at the rope, lies',
     'Which end of the connector.',
   ),
-  gate: said({ locked: 'Locked', closed: 'Closed, not locked', open: 'Open' }, 'locked', 'Gate'),
-  faces: said(
+  gate: observed({ locked: 'Locked', closed: 'Closed, not locked', open: 'Open' }, 'locked', 'Gate'),
+  faces: observed(
     { away: 'Away from rope and rock', rope: 'The brake strand', rock: 'The rock' },
     'away',
     'The gate faces',
   ),
   /** Clipped beside this one, as a second connector. */
-  beside: refSchema.nullable(),
-  opposed: said(
+  beside: elementIdSchema.nullable(),
+  opposed: observed(
     { reversed: 'Opposed and reversed', opposed: 'Opposed, hinges alike', same: 'On the same side' },
     'reversed',
     'Its gate, to the first one',
@@ -66,20 +66,20 @@ export const connectorPieceSchema = z.strictObject({
 export const pieceSchema = z.discriminatedUnion('kind', [slingPieceSchema, connectorPieceSchema]);
 
 export const deviceEndSchema = z.strictObject({
-  id: refSchema,
+  id: elementIdSchema,
   kind: z.literal('device'),
   item: deviceSchema.nullable(),
   on: z.array(onSchema).min(1).max(2),
-  strands: said({ both: 'Both', one: 'Only one' }, 'both', 'Strands through the device'),
+  strands: observed({ both: 'Both', one: 'Only one' }, 'both', 'Strands through the device'),
   /** Whose hand brakes; null: nobody's, it holds by itself. */
-  hand: refSchema.nullable(),
-  brakeLed: said(
+  hand: elementIdSchema.nullable(),
+  brakeLed: observed(
     { below: 'Straight down, beside the load', redirected: 'Up through a connector above, then down' },
     'redirected',
     'Brake strand of the device at the anchor',
     'Led up through a carabiner above it, a grooved tube holds about three times as much, a smooth tube about twice, a figure-8 about half as much again.',
   ),
-  threaded: said(
+  threaded: observed(
     {
       shown: 'As its maker shows',
       backwards: 'The other way round',
@@ -88,19 +88,19 @@ export const deviceEndSchema = z.strictObject({
     'shown',
     'The rope runs through the device',
   ),
-  brakeSide: said(
+  brakeSide: observed(
     { grooves: 'Over the brake grooves', smooth: 'Over the smooth side' },
     'grooves',
     'The brake strand runs',
   ),
-  groove: said(
+  groove: observed(
     { wide: 'The wide one', narrow: 'The narrow one' },
     'wide',
     'Of its two grooves the rope lies in',
     'Of a plate with a groove for thick and one for thin rope.',
   ),
   /** The hand and everything hard stay off what has to move. */
-  cam: said(
+  cam: observed(
     {
       free: 'Free: hand on the brake strand, nothing against the cam',
       held: 'Held: a hand around it, or a thumb on it',
@@ -114,12 +114,12 @@ export const deviceEndSchema = z.strictObject({
     'The brake strand runs, behind the device',
     'A connector on the leg loop or belay loop bends it once more: the hand holds more.',
   ),
-  tuned: said(
+  tuned: observed(
     { 'this-rope': 'On this rope, as it is now', 'other-rope': 'On another rope', no: 'Not tuned' },
     'this-rope',
     'The bollard was tuned',
   ),
-  upperHole: said(
+  upperHole: observed(
     { clipped: 'A connector through it, around the rope', open: 'Nothing' },
     'clipped',
     'In its upper hole is',
@@ -141,12 +141,12 @@ export const deviceEndSchema = z.strictObject({
     'What is not taken in while you look away, clip or eat.',
   ).nullable(),
   /** A plate at the anchor that grips by itself: the loaded strand presses on the brake strand. */
-  loadStrand: said(
+  loadStrand: observed(
     { above: 'Above the brake strand', below: 'Below the brake strand' },
     'above',
     'In the plate the strand to the second lies',
   ),
-  strandsLie: said(
+  strandsLie: observed(
     { parallel: 'Side by side, in parallel', crossed: 'Crossed, one below the other' },
     'parallel',
     'The two ropes leave the device',
@@ -158,7 +158,7 @@ export const deviceEndSchema = z.strictObject({
     'A connector gathers both ropes, below the device',
     'Where both run through one connector. Empty: none does.',
   ).nullable(),
-  arriving: said(
+  arriving: observed(
     {
       'in-the-air': 'A clove hitch tied in the air and clipped at once',
       lanyard: 'An own lanyard, clipped first',
@@ -170,13 +170,13 @@ export const deviceEndSchema = z.strictObject({
 });
 
 export const hitchEndSchema = z.strictObject({
-  id: refSchema,
+  id: elementIdSchema,
   kind: z.literal('hitch'),
   item: cordSchema.nullable(),
   hitch: choice(HITCHES, 'Hitch'),
   wraps: measure('count', 1, 9, 'Wraps'),
-  strands: said({ both: 'Both', one: 'Only one' }, 'both', 'Strands in the hitch'),
-  eyes: said({ both: 'Both ends', one: 'One end' }, 'both', 'Of the loop are clipped'),
+  strands: observed({ both: 'Both', one: 'Only one' }, 'both', 'Strands in the hitch'),
+  eyes: observed({ both: 'Both ends', one: 'One end' }, 'both', 'Of the loop are clipped'),
   on: z.array(onSchema).min(1).max(2),
 });
 
@@ -187,17 +187,17 @@ export const KNOTS = {
   other: 'Another knot',
 } as const;
 export const knotEndSchema = z.strictObject({
-  id: refSchema,
+  id: elementIdSchema,
   kind: z.literal('knot'),
-  knot: said(KNOTS, 'figure-eight', 'Knot'),
+  knot: observed(KNOTS, 'figure-eight', 'Knot'),
   on: z.array(onSchema).min(1).max(1),
 });
 /** Clipped to another part, to an anchor, or to somebody’s harness. */
 export const clipEndSchema = z.strictObject({
-  id: refSchema,
+  id: elementIdSchema,
   kind: z.literal('clip'),
-  to: refSchema,
-  tight: said(
+  to: elementIdSchema,
+  tight: observed(
     { tight: 'Tight', slack: 'Slack' },
     'tight',
     'The link runs',
@@ -206,9 +206,9 @@ export const clipEndSchema = z.strictObject({
 });
 /** Somebody’s hand on the rope below: it pulls when the other one’s hand lets go. */
 export const handEndSchema = z.strictObject({
-  id: refSchema,
+  id: elementIdSchema,
   kind: z.literal('hand'),
-  by: refSchema,
+  by: elementIdSchema,
   on: z.array(onSchema).min(1).max(1),
 });
 export const endKindSchema = z.discriminatedUnion('kind', [
@@ -230,14 +230,14 @@ export const POINTS = {
   knee: 'Knee',
 } as const;
 export const rootSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('harness'), person: refSchema, point: choice(POINTS, 'Hangs on') }),
-  z.strictObject({ kind: z.literal('anchor'), anchor: refSchema }),
-  z.strictObject({ kind: z.literal('part'), part: refSchema }),
+  z.strictObject({ kind: z.literal('harness'), person: elementIdSchema, point: choice(POINTS, 'Hangs on') }),
+  z.strictObject({ kind: z.literal('anchor'), anchor: elementIdSchema }),
+  z.strictObject({ kind: z.literal('part'), part: elementIdSchema }),
 ]);
 
 /** What hangs a person, or a device at an anchor, on a line: a section of the form, a chain in the drawing, a way of being held. */
 export const attachmentSchema = z.strictObject({
-  id: refSchema,
+  id: elementIdSchema,
   label: text('Name', 60, 1),
   use: z.enum(['carries', 'backup', 'tether', 'aid']),
   /** What its device is used for when that is not the job of the set-up. */

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
 import { club } from '../../samples/index.ts';
-import { blankSetup, editorOf, TEMPLATE_IDS, thingsOf, withAll, type Change, type Setup } from './index.ts';
+import { blankSetup, editorOf, TEMPLATE_IDS, thingsOf, withAll, type RigEdit, type Setup } from './index.ts';
 
 /** One change of one thing of a set-up: an item put in, or a fact. */
 const changeOf = (setup: Setup) =>
   fc
     .tuple(fc.constantFrom(...thingsOf(setup).map(({ id }) => id)), fc.constantFrom(null, ...club.clubItems), fc.nat(5))
-    .map(([ref, item, wraps]): Change => [ref, { item, wraps }]);
+    .map(([ref, item, wraps]): RigEdit => [ref, { item, wraps }]);
 const setups = fc
   .constantFrom(...TEMPLATE_IDS)
   .map((template) => blankSetup(template, { id: 'asked', name: 'asked', now: '2026-01-01T00:00:00.000Z' }));

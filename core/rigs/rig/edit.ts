@@ -1,22 +1,22 @@
 import { JOB_FACTS } from '../../things/gear/index.ts';
 import { z } from 'zod';
-import type { Ref } from '../../foundations/finding/index.ts';
+import type { ElementId } from '../../foundations/finding/index.ts';
 import type { Item, Person } from '../../things/gear/index.ts';
 import { setupSchema, type Setup } from './model.ts';
-import { goodOf } from './said.ts';
+import { goodOf } from './observed.ts';
 
 type Json = Record<string, unknown>;
 const isObject = (value: unknown): value is Json =>
   value !== null && typeof value === 'object' && !Array.isArray(value);
 
 type Path = readonly (string | number)[];
-const pathsKnown = new WeakMap<Setup, ReadonlyMap<Ref, Path>>();
+const pathsKnown = new WeakMap<Setup, ReadonlyMap<ElementId, Path>>();
 
 /** Where every element of a set-up stands in it. Looks into no item. Worked out once for each set-up. */
-function pathsOf(setup: Setup): ReadonlyMap<Ref, Path> {
+function pathsOf(setup: Setup): ReadonlyMap<ElementId, Path> {
   const there = pathsKnown.get(setup);
   if (there) return there;
-  const found = new Map<Ref, Path>([
+  const found = new Map<ElementId, Path>([
     ['site', ['site']],
     ...(setup.site.tree ? ([['tree', ['site', 'tree']]] as const) : []),
     ...(setup.site.tree?.limbs ?? []).map(({ id }, i) => [id, ['site', 'tree', 'limbs', i]] as const),
@@ -37,10 +37,10 @@ function pathsOf(setup: Setup): ReadonlyMap<Ref, Path> {
 }
 
 /** Fields of one element to be changed. */
-export type Change = readonly [ref: Ref, fields: Readonly<Json>];
+export type RigEdit = readonly [ref: ElementId, fields: Readonly<Json>];
 
 /** Several elements changed at once, which costs little where a set-up is tried many times; an id that is not there changes nothing. */
-export const withAll = (setup: Setup, changes: readonly Change[]): Setup => changed(setup, pathsOf(setup), changes);
+export const withAll = (setup: Setup, changes: readonly RigEdit[]): Setup => changed(setup, pathsOf(setup), changes);
 
 /** `withAll` for set-ups whose elements stand where those of `base` stand: changes of items and facts, one after the other. */
 export function editorOf(base: Setup): typeof withAll {
@@ -48,7 +48,7 @@ export function editorOf(base: Setup): typeof withAll {
   return (setup, changes) => changed(setup, paths, changes);
 }
 
-function changed(setup: Setup, paths: ReadonlyMap<Ref, Path>, changes: readonly Change[]): Setup {
+function changed(setup: Setup, paths: ReadonlyMap<ElementId, Path>, changes: readonly RigEdit[]): Setup {
   // What was copied already is written to: every list and element on the way is copied once, however many changes pass it.
   const copies = new Set<unknown>();
   const own = (value: unknown): Json => {
@@ -70,16 +70,17 @@ function changed(setup: Setup, paths: ReadonlyMap<Ref, Path>, changes: readonly 
 }
 
 /** The set-up with these fields of one element changed; `site` is the place. */
-export const withFields = (setup: Setup, ref: Ref, fields: Readonly<Json>): Setup => withAll(setup, [[ref, fields]]);
+export const withFields = (setup: Setup, ref: ElementId, fields: Readonly<Json>): Setup =>
+  withAll(setup, [[ref, fields]]);
 
 /** Where a piece of gear, or a person, stands: a harness belongs to its person. */
-export function placeOf(setup: Setup, ref: Ref): readonly [ref: Ref, key: 'item' | 'harness'] {
+export function placeOf(setup: Setup, ref: ElementId): readonly [ref: ElementId, key: 'item' | 'harness'] {
   const worn = setup.persons.find((p) => p.harnessId === ref);
   return worn ? [worn.id, 'harness'] : [ref, 'item'];
 }
 
 /** The set-up with a piece of gear, or a person, at one place; null takes it away. */
-export function withItem(setup: Setup, ref: Ref, item: Item | Person | null): Setup {
+export function withItem(setup: Setup, ref: ElementId, item: Item | Person | null): Setup {
   const [at, key] = placeOf(setup, ref);
   return withFields(setup, at, { [key]: item });
 }
@@ -103,7 +104,7 @@ export function withSnapshot(setup: Setup, item: Item | Person): Setup {
 }
 
 /** An element as it stands, by its id; undefined when there is none. */
-export function elementAt(setup: Setup, ref: Ref): Readonly<Json> | undefined {
+export function elementAt(setup: Setup, ref: ElementId): Readonly<Json> | undefined {
   const path = pathsOf(setup).get(ref);
   return path?.reduce<unknown>((at, key) => (at as Json)[key], setup) as Json | undefined;
 }
@@ -189,7 +190,7 @@ export const notRigged = (setup: Setup): Setup =>
   );
 
 /** The set-up with one attachment moved along its line, to this place from the anchor down; places that are not there change nothing. */
-export function withOrder(setup: Setup, line: Ref, id: Ref, to: number): Setup {
+export function withOrder(setup: Setup, line: ElementId, id: ElementId, to: number): Setup {
   const order = setup.along[line] ?? [];
   const from = order.indexOf(id);
   if (from < 0 || to < 0 || to >= order.length || from === to) return setup;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Ref } from '../../foundations/finding/index.ts';
+import type { ElementId } from '../../foundations/finding/index.ts';
 import { setupSchema, type Setup } from './model.ts';
 
 /** One value in a set-up that may be left open, or is a choice or a number: what laws vary, and what a person can be asked for. */
@@ -14,7 +14,7 @@ export interface Field {
   /** Other values that it can have, far apart. */
   readonly others: readonly unknown[];
   /** The element it stands in, or whose piece of gear it belongs to. */
-  readonly owner: Ref;
+  readonly owner: ElementId;
   /** What it stands for is typical of its kind, not of this thing. */
   readonly typical: boolean;
   readonly schema: z.ZodType;
@@ -26,7 +26,7 @@ const isObject = (x: unknown): x is Json => x !== null && typeof x === 'object' 
 interface At {
   readonly path: readonly string[];
   readonly kind: readonly string[];
-  readonly owner: Ref;
+  readonly owner: ElementId;
   readonly open: null | undefined;
   readonly typical: boolean;
 }

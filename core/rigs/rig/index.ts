@@ -58,7 +58,7 @@ export {
   type Ropes,
   type Thing,
 } from './rig.ts';
-export { goodOf, said } from './said.ts';
+export { goodOf, observed } from './observed.ts';
 export {
   BLANK_CALLS,
   blankSetup,
@@ -76,7 +76,7 @@ export {
   placeOf,
   wellRigged,
   editorOf,
-  type Change,
+  type RigEdit,
   withAll,
   withFields,
   withItem,

@@ -1,11 +1,11 @@
 import { z } from 'zod';
-import { refSchema } from '../../foundations/finding/index.ts';
+import { elementIdSchema } from '../../foundations/finding/index.ts';
 import { choice, connectorSchema, measure, ropeSchema } from '../../things/gear/index.ts';
-import { said } from './said.ts';
+import { observed } from './observed.ts';
 
 export const anchorSchema = z.strictObject({
-  id: refSchema,
-  through: said(
+  id: elementIdSchema,
+  through: observed(
     {
       rings: 'Rings or links of metal',
       connector: 'A locked connector',
@@ -18,14 +18,14 @@ export const anchorSchema = z.strictObject({
     undefined,
     'Not known',
   ),
-  points: said(
+  points: observed(
     { several: 'Two points or more', one: 'One point' },
     'several',
     'The anchor hangs on',
     undefined,
     'Not known',
   ),
-  rings: said(
+  rings: observed(
     { all: 'All of them', one: 'Only one of them' },
     'all',
     'Of the rings the rope runs through',
@@ -34,23 +34,23 @@ export const anchorSchema = z.strictObject({
   ),
 });
 
-const ropeSlot = z.strictObject({ id: refSchema, item: ropeSchema.nullable() });
+const ropeSlot = z.strictObject({ id: elementIdSchema, item: ropeSchema.nullable() });
 /** The free end of one strand. */
 const endSchema = z.strictObject({
-  id: refSchema,
-  state: said({ knotted: 'Knotted', tied: 'Tied in to somebody', open: 'Open' }, 'knotted', 'Free end of the rope'),
+  id: elementIdSchema,
+  state: observed({ knotted: 'Knotted', tied: 'Tied in to somebody', open: 'Open' }, 'knotted', 'Free end of the rope'),
 });
 
 export const doubledSchema = z.strictObject({
-  id: refSchema,
+  id: elementIdSchema,
   kind: z.literal('doubled'),
-  anchor: refSchema,
+  anchor: elementIdSchema,
   use: choice({ folded: 'One rope, folded', joined: 'Two ropes, joined' }, 'Ropes'),
   ropeA: ropeSlot,
   ropeB: ropeSlot,
   joint: z.strictObject({
-    id: refSchema,
-    knot: said(
+    id: elementIdSchema,
+    knot: observed(
       {
         'flat-overhand': 'Flat overhand, long tails',
         'double-fisherman': 'Double fisherman’s',
@@ -68,8 +68,8 @@ export const doubledSchema = z.strictObject({
     'Marked: 0.2 m; flaked from both ends: 0.5 m; guessed: several metres.',
   ),
   ends: z.strictObject({
-    id: refSchema,
-    state: said(
+    id: elementIdSchema,
+    state: observed(
       { 'both-knotted': 'Both knotted', 'one-knotted': 'One knotted', open: 'Open' },
       'both-knotted',
       'Rope ends',
@@ -78,30 +78,30 @@ export const doubledSchema = z.strictObject({
 });
 
 export const fixedSchema = z.strictObject({
-  id: refSchema,
+  id: elementIdSchema,
   kind: z.literal('fixed'),
-  anchor: refSchema,
+  anchor: elementIdSchema,
   rope: ropeSlot,
   fastening: z.strictObject({
-    id: refSchema,
-    how: said(
+    id: elementIdSchema,
+    how: observed(
       { tied: 'Tied to the anchor', blocked: 'Through the rings, blocked by a knot' },
       'tied',
       'The rope is held by',
     ),
-    backup: said(
+    backup: observed(
       { clipped: 'Yes, with a locking connector', no: 'No' },
       'clipped',
       'Knot clipped to the other strand',
       'A connector through the knot and around the strand you go down: it stops what slips through the rings.',
     ),
-    strand: said(
+    strand: observed(
       { free: 'The one without the knot', knot: 'The one with the knot' },
       'free',
       'Strand you go down',
       'Seen from the rings: the knot must be drawn against them by your weight.',
     ),
-    tiedAt: said({ top: 'Up in the tree', base: 'At the base of the tree' }, 'top', 'The line is tied'),
+    tiedAt: observed({ top: 'Up in the tree', base: 'At the base of the tree' }, 'top', 'The line is tied'),
   }),
   end: endSchema,
   endWeightKg: measure(
@@ -113,7 +113,7 @@ export const fixedSchema = z.strictObject({
   ).nullable(),
 });
 
-const oneRope = { id: refSchema, anchor: refSchema, rope: ropeSlot, end: endSchema };
+const oneRope = { id: elementIdSchema, anchor: elementIdSchema, rope: ropeSlot, end: endSchema };
 export const overSchema = z.strictObject({ ...oneRope, kind: z.literal('over') });
 export const straightSchema = z.strictObject({ ...oneRope, kind: z.literal('straight') });
 export const ledSchema = z.strictObject({
@@ -122,7 +122,7 @@ export const ledSchema = z.strictObject({
   runners: z
     .array(
       z.strictObject({
-        id: refSchema,
+        id: elementIdSchema,
         heightM: measure('lengthM', 0, 300, 'Height'),
         offsetM: measure('lengthM', -30, 30, 'Aside'),
         turnRad: z.number().min(0).max(6.3),

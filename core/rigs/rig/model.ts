@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { wayTestSchema } from '../../things/connector/index.ts';
-import { findingSchema, refSchema, type Ref } from '../../foundations/finding/index.ts';
+import { findingSchema, elementIdSchema, type ElementId } from '../../foundations/finding/index.ts';
 import { choice, idSchema, instantSchema, JOBS, line as text, note } from '../../things/gear/index.ts';
 import { attachmentSchema, type Attachment } from './attachment-elements.ts';
 import { anchorSchema, lineSchema, STRANDS, type RigLine } from './line-elements.ts';
@@ -26,7 +26,7 @@ const shape = z.strictObject({
   lines: z.array(lineSchema).min(1).max(6),
   attachments: z.array(attachmentSchema).min(1).max(16),
   /** For each line what sits on it, from the anchor down. */
-  along: z.record(refSchema, z.array(refSchema)),
+  along: z.record(elementIdSchema, z.array(elementIdSchema)),
   /** Own tests of the ways to clip that are planned here, as they stood. */
   tests: z.array(wayTestSchema),
   /** What was found when a combination was taken over from a plan; null: it was not. */
@@ -42,14 +42,14 @@ export const setupSchema = shape.superRefine((setup, ctx) => {
 export type Setup = Shape;
 
 /** Ids of an element and of what it contains, each with its path below the element. */
-const idsOfPerson = (p: RigPerson): [PropertyKey[], Ref][] => [
+const idsOfPerson = (p: RigPerson): [PropertyKey[], ElementId][] => [
   [['id'], p.id],
   [['harnessId'], p.harnessId],
   [['handId'], p.handId],
   [['legLoopId'], p.legLoopId],
 ];
-const idsOfLine = (line: RigLine): [PropertyKey[], Ref][] => {
-  const own: [PropertyKey[], Ref] = [['id'], line.id];
+const idsOfLine = (line: RigLine): [PropertyKey[], ElementId][] => {
+  const own: [PropertyKey[], ElementId] = [['id'], line.id];
   if (line.kind === 'doubled')
     return [
       own,
@@ -62,13 +62,15 @@ const idsOfLine = (line: RigLine): [PropertyKey[], Ref][] => {
     own,
     [['rope', 'id'], line.rope.id],
     [['end', 'id'], line.end.id],
-    ...(line.kind === 'fixed' ? [[['fastening', 'id'], line.fastening.id] as [PropertyKey[], Ref]] : []),
-    ...(line.kind === 'led' ? line.runners.map((r, i): [PropertyKey[], Ref] => [['runners', i, 'id'], r.id]) : []),
+    ...(line.kind === 'fixed' ? [[['fastening', 'id'], line.fastening.id] as [PropertyKey[], ElementId]] : []),
+    ...(line.kind === 'led'
+      ? line.runners.map((r, i): [PropertyKey[], ElementId] => [['runners', i, 'id'], r.id])
+      : []),
   ];
 };
-const idsOfAttachment = (a: Attachment): [PropertyKey[], Ref][] => [
+const idsOfAttachment = (a: Attachment): [PropertyKey[], ElementId][] => [
   [['id'], a.id],
-  ...a.pieces.map((p, i): [PropertyKey[], Ref] => [['pieces', i, 'id'], p.id]),
+  ...a.pieces.map((p, i): [PropertyKey[], ElementId] => [['pieces', i, 'id'], p.id]),
   [['end', 'id'], a.end.id],
 ];
 
@@ -80,8 +82,8 @@ interface Issue {
 /** What in a rig contradicts itself, with its path. */
 export function rigIssues(setup: Shape): Issue[] {
   const issues: Issue[] = [];
-  const seen = new Set<Ref>(SITE_REFS);
-  const claim = (at: PropertyKey[], ids: readonly [PropertyKey[], Ref][]) => {
+  const seen = new Set<ElementId>(SITE_REFS);
+  const claim = (at: PropertyKey[], ids: readonly [PropertyKey[], ElementId][]) => {
     for (const [path, id] of ids) {
       if (seen.has(id)) issues.push({ path: [...at, ...path], message: `the id "${id}" stands twice` });
       seen.add(id);
@@ -99,7 +101,7 @@ export function rigIssues(setup: Shape): Issue[] {
   const lines = new Map(setup.lines.map((l) => [l.id, l]));
   const attachments = new Map(setup.attachments.map((a) => [a.id, a]));
   const partOf = new Map(setup.attachments.flatMap((a) => idsOfAttachment(a).map(([, id]) => [id, a.id] as const)));
-  const refer = (path: PropertyKey[], there: boolean, what: string, id: Ref) => {
+  const refer = (path: PropertyKey[], there: boolean, what: string, id: ElementId) => {
     if (!there) issues.push({ path, message: `there is no ${what} "${id}"` });
   };
   for (const [id, role] of TEMPLATE_FACTS[setup.template].roles) {
@@ -142,7 +144,7 @@ export function rigIssues(setup: Shape): Issue[] {
     });
   });
   setup.attachments.forEach((a, i) => {
-    const met = new Set<Ref>([a.id]);
+    const met = new Set<ElementId>([a.id]);
     for (let next = rootOwner(a, partOf); next !== undefined; next = rootOwner(attachments.get(next)!, partOf)) {
       if (met.has(next)) {
         issues.push({ path: ['attachments', i, 'root', 'part'], message: 'it hangs on itself, in a circle' });
@@ -168,5 +170,5 @@ export function rigIssues(setup: Shape): Issue[] {
   return issues;
 }
 
-const rootOwner = (a: Attachment, partOf: ReadonlyMap<Ref, Ref>): Ref | undefined =>
+const rootOwner = (a: Attachment, partOf: ReadonlyMap<ElementId, ElementId>): ElementId | undefined =>
   a.root.kind === 'part' ? partOf.get(a.root.part) : undefined;

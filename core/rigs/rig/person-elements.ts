@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { refSchema } from '../../foundations/finding/index.ts';
+import { elementIdSchema } from '../../foundations/finding/index.ts';
 import { choice, harnessSchema, line as text, measure, personSchema } from '../../things/gear/index.ts';
 import { CALL_IDS, type CallId } from './call-ids.ts';
-import { said } from './said.ts';
+import { observed } from './observed.ts';
 
 export const ROLES = {
   climber: 'Climber',
@@ -16,7 +16,7 @@ export type Role = keyof typeof ROLES;
 
 /** What two persons have agreed to tell each other. An empty word: the usual one. */
 export const callsSchema = z.strictObject({
-  by: said(
+  by: observed(
     {
       voice: 'Voice, and we hear each other',
       signs: 'Signs, and we see each other',
@@ -26,7 +26,7 @@ export const callsSchema = z.strictObject({
     'voice',
     'We tell each other by',
   ),
-  down: said(
+  down: observed(
     {
       lower: 'Is lowered by the belayer',
       rappel: 'Rappels',
@@ -42,14 +42,14 @@ export const callsSchema = z.strictObject({
 
 /** A person with what is worn; harness, brake hand and leg loop have names of their own, since findings point at them. */
 export const rigPersonSchema = z.strictObject({
-  id: refSchema,
+  id: elementIdSchema,
   role: z.enum(Object.keys(ROLES) as [Role, ...Role[]]),
   item: personSchema.nullable(),
   harness: harnessSchema.nullable(),
-  harnessId: refSchema,
-  handId: refSchema,
-  legLoopId: refSchema,
-  helmet: said({ worn: 'Worn and closed', none: 'None' }, 'worn', 'Helmet'),
+  harnessId: elementIdSchema,
+  handId: elementIdSchema,
+  legLoopId: elementIdSchema,
+  helmet: observed({ worn: 'Worn and closed', none: 'None' }, 'worn', 'Helmet'),
   /** Of a belayer below: how far from the wall; null: not said. */
   fromWallM: measure(
     'lengthM',
@@ -59,7 +59,7 @@ export const rigPersonSchema = z.strictObject({
     'From the wall to the device, measured along the ground.',
   ).nullable(),
   /** Of a belayer who stands where somebody can fall off. */
-  atEdge: said(
+  atEdge: observed(
     { away: 'No edge near', tied: 'At an edge, attached to an anchor', loose: 'At an edge, not attached' },
     'away',
     'The belayer stands',

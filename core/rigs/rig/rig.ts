@@ -1,4 +1,4 @@
-import type { Ref } from '../../foundations/finding/index.ts';
+import type { ElementId } from '../../foundations/finding/index.ts';
 import { JOB_FACTS, type Person, type Rope } from '../../things/gear/index.ts';
 import type { Attachment, ConnectorPiece, DeviceEnd, EndPart, HitchEnd, Piece } from './attachment-elements.ts';
 import type { RigAnchor, RigLine } from './line-elements.ts';
@@ -7,17 +7,22 @@ import type { Setup } from './model.ts';
 
 /** Anything that has an id of its own in a rig. */
 export type Thing =
-  | { readonly kind: 'person'; readonly id: Ref; readonly person: RigPerson }
-  | { readonly kind: 'harness'; readonly id: Ref; readonly person: RigPerson }
-  | { readonly kind: 'anchor'; readonly id: Ref; readonly anchor: RigAnchor }
+  | { readonly kind: 'person'; readonly id: ElementId; readonly person: RigPerson }
+  | { readonly kind: 'harness'; readonly id: ElementId; readonly person: RigPerson }
+  | { readonly kind: 'anchor'; readonly id: ElementId; readonly anchor: RigAnchor }
   | { readonly kind: 'site'; readonly id: 'ground' }
   | { readonly kind: 'edge'; readonly id: 'edge' }
-  | { readonly kind: 'line'; readonly id: Ref; readonly line: RigLine }
-  | { readonly kind: 'rope'; readonly id: Ref; readonly item: Rope | null; readonly line: RigLine }
-  | { readonly kind: 'sling' | 'connector'; readonly id: Ref; readonly piece: Piece; readonly attachment: Attachment }
+  | { readonly kind: 'line'; readonly id: ElementId; readonly line: RigLine }
+  | { readonly kind: 'rope'; readonly id: ElementId; readonly item: Rope | null; readonly line: RigLine }
+  | {
+      readonly kind: 'sling' | 'connector';
+      readonly id: ElementId;
+      readonly piece: Piece;
+      readonly attachment: Attachment;
+    }
   | {
       readonly kind: 'device' | 'hitch' | 'knot' | 'clip' | 'hand';
-      readonly id: Ref;
+      readonly id: ElementId;
       readonly end: EndPart;
       readonly attachment: Attachment;
     };
@@ -28,19 +33,19 @@ export type Thing =
  */
 export interface RigIndex {
   readonly setup: Setup;
-  readonly person: (id: Ref) => RigPerson | undefined;
-  readonly anchor: (id: Ref) => RigAnchor | undefined;
-  readonly line: (id: Ref) => RigLine | undefined;
-  readonly attachment: (id: Ref) => Attachment | undefined;
+  readonly person: (id: ElementId) => RigPerson | undefined;
+  readonly anchor: (id: ElementId) => RigAnchor | undefined;
+  readonly line: (id: ElementId) => RigLine | undefined;
+  readonly attachment: (id: ElementId) => Attachment | undefined;
   /** The attachment that a part belongs to. */
-  readonly ownerOf: (part: Ref) => Attachment | undefined;
+  readonly ownerOf: (part: ElementId) => Attachment | undefined;
   /** Attachments along a line, from the anchor down. */
-  readonly along: (line: Ref) => readonly Attachment[];
+  readonly along: (line: ElementId) => readonly Attachment[];
 }
 
 const byId =
-  <T extends { readonly id: Ref }>(list: readonly T[]) =>
-  (id: Ref): T | undefined => {
+  <T extends { readonly id: ElementId }>(list: readonly T[]) =>
+  (id: ElementId): T | undefined => {
     for (const x of list) if (x.id === id) return x;
     return undefined;
   };
@@ -69,7 +74,8 @@ export function thingsOf(setup: Setup): readonly Thing[] {
 }
 
 function makeThings(setup: Setup): Thing[] {
-  const harnessUsed = (id: Ref) => setup.attachments.some((a) => a.root.kind === 'harness' && a.root.person === id);
+  const harnessUsed = (id: ElementId) =>
+    setup.attachments.some((a) => a.root.kind === 'harness' && a.root.person === id);
   return [
     ...setup.persons.map((person): Thing => ({ kind: 'person', id: person.id, person })),
     ...setup.persons
@@ -90,7 +96,7 @@ function makeThings(setup: Setup): Thing[] {
 }
 
 /** The ropes that a line is made of: two when two are joined, else one. */
-export const ropeSlots = (line: RigLine): readonly { readonly id: Ref; readonly item: Rope | null }[] =>
+export const ropeSlots = (line: RigLine): readonly { readonly id: ElementId; readonly item: Rope | null }[] =>
   line.kind !== 'doubled' ? [line.rope] : line.use === 'joined' ? [line.ropeA, line.ropeB] : [line.ropeA];
 
 export interface Ropes {
@@ -118,7 +124,7 @@ export function linesOf(index: RigIndex, end: EndPart): RigLine[] {
 }
 
 /** The places of the ropes that an end sits on, by id. */
-export const ropeIdsOf = (index: RigIndex, end: EndPart): Ref[] =>
+export const ropeIdsOf = (index: RigIndex, end: EndPart): ElementId[] =>
   linesOf(index, end).flatMap((line) => ropeSlots(line).map(({ id }) => id));
 
 /** Ropes in a device or hitch: those of a doubled line, or one of each of two lines. null as long as one is not chosen. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { choice, measure } from '../../things/gear/index.ts';
-import { said } from './said.ts';
+import { observed } from './observed.ts';
 import { treeSchema } from './tree-elements.ts';
 
 export const WEATHER = { dry: 'Dry', wet: 'Wet', icy: 'Icy' } as const;
@@ -16,14 +16,14 @@ export const siteSchema = z.strictObject({
     'Extra rope on the way',
     'Where the line is not straight down, or the stance lies aside.',
   ),
-  edge: said(
+  edge: observed(
     { none: 'No edge', rounded: 'A rounded edge', padded: 'A sharp edge, padded', sharp: 'A sharp edge' },
     'none',
     'The rope runs over',
     undefined,
     'Not known',
   ),
-  slant: said(
+  slant: observed(
     { plumb: 'Straight down', slanting: 'Aslant, by more than 20°' },
     'plumb',
     'The rope one goes up hangs',

@@ -1,8 +1,8 @@
-import type { Ref } from '../../foundations/finding/index.ts';
+import type { ElementId } from '../../foundations/finding/index.ts';
 import type { Attachment } from './attachment-elements.ts';
 import type { Setup } from './model.ts';
 import type { TemplateId } from './template-facts.ts';
-import { alongOf, connector, device, fixed, footLoop, hitch, on, onTether, sling } from './templates/build.ts';
+import { alongOf, connector, device, fixed, footLoop, hitch, on, onTether, slingPiece } from './templates/build.ts';
 import { blankSetup, templateOf } from './templates/index.ts';
 import { removablesOf, variation, without, type VariationId } from './variations/index.ts';
 
@@ -43,10 +43,10 @@ function bare(setup: Setup): Setup {
 
 /** The rig with these attachments, from above; ends and pieces that it had under the same id and of the same kind stay as they were. */
 function placed(setup: Setup, attachments: readonly Attachment[], had: Setup, order?: Setup['along']): Setup {
-  const before = new Map<Ref, Attachment['end'] | Attachment['pieces'][number]>(
+  const before = new Map<ElementId, Attachment['end'] | Attachment['pieces'][number]>(
     had.attachments.flatMap((a) => [a.end, ...a.pieces].map((part) => [part.id, part] as const)),
   );
-  const kept = <T extends { readonly id: Ref; readonly kind: string }>(part: T): T => {
+  const kept = <T extends { readonly id: ElementId; readonly kind: string }>(part: T): T => {
     const old = before.get(part.id);
     if (old?.kind !== part.kind) return part;
     // Where it sits on the rope, and what it is clipped to, follows from the new rig.
@@ -66,11 +66,11 @@ const added = (ids: readonly VariationId[]) => (setup: Setup) => {
 };
 
 const main = [on('rope', 'main')];
-const who = (setup: Setup): Ref => templateOf(setup).parts().persons[0]!.id;
+const who = (setup: Setup): ElementId => templateOf(setup).parts().persons[0]!.id;
 
 /** Two that grip the rope, each on a sling of its own, the foot loop at the lower one. */
 const twoOnSlings =
-  (ends: (id: Ref) => Attachment['end'], [high, low]: readonly [string, string]) =>
+  (ends: (id: ElementId) => Attachment['end'], [high, low]: readonly [string, string]) =>
   (setup: Setup) => {
     const plain = bare(setup);
     const of = who(setup);
@@ -79,7 +79,7 @@ const twoOnSlings =
       ...onTether('lower', low, of, ends('lower')),
       use: 'carries',
       // The connector of what carries keeps its name, so that the one chosen for it stays.
-      pieces: [sling('lower-tether'), connector('deviceConnector')],
+      pieces: [slingPiece('lower-tether'), connector('deviceConnector')],
     };
     return placed(plain, [upper, lower, footLoop(of, 'deviceConnector')], setup);
   };
@@ -89,7 +89,7 @@ function onLongTether(plain: Setup, had: Setup): Setup {
   const [main, ...rest] = plain.attachments;
   return placed(
     plain,
-    [{ ...main!, pieces: [{ ...sling('extension'), method: 'girth' }, ...main!.pieces] }, ...rest],
+    [{ ...main!, pieces: [{ ...slingPiece('extension'), method: 'girth' }, ...main!.pieces] }, ...rest],
     had,
   );
 }
@@ -97,7 +97,7 @@ function onLongTether(plain: Setup, had: Setup): Setup {
 const onBothRopes = (setup: Setup): Setup => {
   const grown = added(['grab-second-rope'])(setup);
   const of = who(setup);
-  const tended = (id: Ref, label: string, line: Ref): Attachment =>
+  const tended = (id: ElementId, label: string, line: ElementId): Attachment =>
     onTether(id, label, of, hitch(`${id}-hitch`, [on(line, 'main')]));
   const second = grown.lines.find((l) => l.id !== 'rope')?.id ?? fixed('rope4').id;
   return placed(

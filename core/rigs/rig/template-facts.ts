@@ -1,4 +1,4 @@
-import type { Ref } from '../../foundations/finding/index.ts';
+import type { ElementId } from '../../foundations/finding/index.ts';
 import type { Role } from './person-elements.ts';
 
 const ALONE = [
@@ -15,7 +15,7 @@ export const TEMPLATE_GROUPS = { belay: 'Belay', down: 'Go down', up: 'Go up' } 
 interface TemplateFacts {
   readonly group: keyof typeof TEMPLATE_GROUPS;
   /** Who is in its rig, by id. A set-up of it that lacks one of them, or calls them by another role, would be judged as another job. A partner may be missing. */
-  readonly roles: readonly (readonly [Ref, Role])[];
+  readonly roles: readonly (readonly [ElementId, Role])[];
 }
 
 /** What is known of each template without loading it, in the order in which they are offered; a test holds both together. */

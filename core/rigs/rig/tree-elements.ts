@@ -1,11 +1,11 @@
 import { z } from 'zod';
-import { refSchema } from '../../foundations/finding/index.ts';
+import { elementIdSchema } from '../../foundations/finding/index.ts';
 import { measure } from '../../things/gear/index.ts';
-import { said } from './said.ts';
+import { observed } from './observed.ts';
 
 /** A limb that somebody goes out on. */
 export const limbSchema = z.strictObject({
-  id: refSchema,
+  id: elementIdSchema,
   outM: measure(
     'lengthM',
     0,
@@ -26,7 +26,7 @@ export type Limb = z.infer<typeof limbSchema>;
 
 /** What is particular to a tree: how the tie-in point was tried, where one goes along a limb, and what else holds there. */
 export const treeSchema = z.strictObject({
-  tried: said(
+  tried: observed(
     {
       two: 'Two persons, bouncing on the line',
       one: 'One person',
@@ -43,7 +43,7 @@ export const treeSchema = z.strictObject({
     'What bounced on it weighs',
     'All who hung on the line at once, with gear. Empty: what climber and partner weigh, where both are chosen.',
   ).nullable(),
-  overLimb: said(
+  overLimb: observed(
     {
       none: 'Over no limb',
       little: 'Over a limb, bent by less than 90°',
@@ -60,7 +60,7 @@ export const treeSchema = z.strictObject({
     'A redirect bends the line by',
     'Where the loaded line is led through a sling or ring on its way down. 0: it runs free.',
   ).nullable(),
-  deviceLies: said(
+  deviceLies: observed(
     { free: 'Hangs free', over: 'Lies over a limb or stem' },
     'free',
     'Loaded, the device',
@@ -68,24 +68,24 @@ export const treeSchema = z.strictObject({
   ),
   /** Where one goes out; the first one is always there. */
   limbs: z.array(limbSchema).min(1).max(5),
-  comingBack: said(
+  comingBack: observed(
     { taken: 'Taken in at every step', slack: 'Left slack' },
     'taken',
     'Coming back along the limb the line is',
   ),
-  second: said(
+  second: observed(
     { lanyard: 'A lanyard around stem or limb', none: 'None' },
     'lanyard',
     'Second attachment while working or changing',
   ),
-  saw: said({ no: 'Nothing is cut', yes: 'A saw is used up there' }, 'no', 'Cutting'),
-  bridge: said(
+  saw: observed({ no: 'Nothing is cut', yes: 'A saw is used up there' }, 'no', 'Cutting'),
+  bridge: observed(
     { one: 'One', two: 'Two, each on points of its own' },
     'one',
     'Bridge of the harness',
     'The rope or webbing between the side points that the device hangs on.',
   ),
-  eyes: said(
+  eyes: observed(
     { separate: 'Each in an eye of its own', one: 'On one connector' },
     'separate',
     'End of the line and device hang',

@@ -3,7 +3,7 @@ export {
   freeFallM,
   letFall,
   startPractice,
-  step,
+  practiceStep,
   type Doing,
   type FallRecord,
   type Practice,
@@ -19,4 +19,4 @@ export {
   type Hands,
   type PracticeSettings,
 } from './settings.ts';
-export { fallRemarks, nextMove, practiceRemarks, type Remark } from './told.ts';
+export { fallRemarks, nextMove, practiceRemarks, type Remark } from './remarks.ts';

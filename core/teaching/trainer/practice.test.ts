@@ -13,7 +13,7 @@ import {
   ratioAt,
   recordOf,
   startPractice,
-  step,
+  practiceStep,
   STROKE_M,
   type Hands,
   type Practice,
@@ -41,7 +41,7 @@ const at = (more: Partial<Practice>, own: Partial<PracticeSettings> = {}): Pract
 });
 const run = (p: Practice, hands: (p: Practice) => Hands, forS: number, dtS = 0.01): Practice => {
   let next = p;
-  for (let t = 0; t < forS - 1e-9; t += dtS) next = step(next, hands(next), dtS);
+  for (let t = 0; t < forS - 1e-9; t += dtS) next = practiceStep(next, hands(next), dtS);
   return next;
 };
 
@@ -81,14 +81,14 @@ describe('a fall with the hand off', () => {
   });
 
   it('a hand that is on and low holds at once, and counts no reaction', () => {
-    const on = step(at({}), low, 0.01);
+    const on = practiceStep(at({}), low, 0.01);
     const [fall] = run(letFall(on), () => low, 3).falls;
     expect(fall).toMatchObject({ ended: 'held', reactionS: null });
     expect(fall!.fallenM).toBeLessThan(0.001);
   });
 
   it('the whole way is the same in long steps as in short ones', () => {
-    const once = (dtS: number) => run(letFall(step(at({ slackM: 1 }), low, 0.01)), () => low, 4, dtS).falls[0]!;
+    const once = (dtS: number) => run(letFall(practiceStep(at({ slackM: 1 }), low, 0.01)), () => low, 4, dtS).falls[0]!;
     expect(once(0.2).fallenM).toBeCloseTo(once(0.001).fallenM, 6);
     expect(once(0.2).palmJ).toBeCloseTo(once(0.001).palmJ, 3);
   });
@@ -105,7 +105,7 @@ describe('a fall with the hand off', () => {
 describe('laws', () => {
   const height = fc.double({ min: -1, max: 1, noNaN: true });
   const fallenWith = (brake: number, slackM: number) =>
-    run(letFall(step(at({ slackM }), { ...NO_HANDS, brake }, 0.01)), () => ({ ...NO_HANDS, brake }), 12, 0.05)
+    run(letFall(practiceStep(at({ slackM }), { ...NO_HANDS, brake }, 0.01)), () => ({ ...NO_HANDS, brake }), 12, 0.05)
       .falls[0]!;
   it('a higher hand never stops a fall in a tube sooner, more slack never makes it shorter', () => {
     fc.assert(
@@ -141,7 +141,7 @@ describe('laws', () => {
         (moves, belay, device, seed) => {
           let p = startPractice({ ...settings, belay, device, seed, pace: 'timed' });
           for (const [brake, guide, thumbOnCam, forS] of moves) {
-            const next = step(p, { brake, guide, thumbOnCam }, forS);
+            const next = practiceStep(p, { brake, guide, thumbOnCam }, forS);
             expect(next.heightM).toBeGreaterThanOrEqual(0);
             expect(next.heightM).toBeLessThanOrEqual(settings.topM + 0.1);
             expect(next.slackM).toBeGreaterThanOrEqual(-1e-9);
@@ -162,27 +162,27 @@ describe('laws', () => {
 describe('the cycle of taking in', () => {
   const live = 0.5;
   it('pull takes in a stroke, brake holds, under and slide move no rope and never leave the strand', () => {
-    let p = step(at({ slackM: 1 }), { ...NO_HANDS, brake: 0, guide: live }, 0.05);
+    let p = practiceStep(at({ slackM: 1 }), { ...NO_HANDS, brake: 0, guide: live }, 0.05);
     const offBefore = p.offBrakeS;
-    p = step(p, { ...NO_HANDS, brake: 1, guide: live }, 0.4);
+    p = practiceStep(p, { ...NO_HANDS, brake: 1, guide: live }, 0.4);
     expect(p.slackM).toBeCloseTo(1 - STROKE_M, 9);
-    p = step(p, { ...NO_HANDS, brake: -1, guide: live }, 0.3);
-    p = step(p, { ...NO_HANDS, brake: -1, guide: -0.5 }, 0.1);
-    p = step(p, { ...NO_HANDS, brake: 0, guide: -0.5 }, 0.3);
-    p = step(p, { ...NO_HANDS, brake: 0, guide: live }, 0.1);
+    p = practiceStep(p, { ...NO_HANDS, brake: -1, guide: live }, 0.3);
+    p = practiceStep(p, { ...NO_HANDS, brake: -1, guide: -0.5 }, 0.1);
+    p = practiceStep(p, { ...NO_HANDS, brake: 0, guide: -0.5 }, 0.3);
+    p = practiceStep(p, { ...NO_HANDS, brake: 0, guide: live }, 0.1);
     expect(p.slackM).toBeCloseTo(1 - STROKE_M, 9);
     expect(p.strokes.taken).toBeCloseTo(STROKE_M, 9);
     expect(p.offBrakeS).toBe(offBefore);
   });
   it('sliding up with nothing under the hand leaves the strand unheld for that time', () => {
-    const p = step(step(at({ slackM: 1 }), low, 0.05), { ...NO_HANDS, brake: 0, guide: live }, 0.4);
+    const p = practiceStep(practiceStep(at({ slackM: 1 }), low, 0.05), { ...NO_HANDS, brake: 0, guide: live }, 0.4);
     expect(p.offBrakeS).toBeGreaterThan(0.35);
     expect(brakeHeld(p)).toBe(false);
     expect(p.slackM).toBe(1);
   });
   it('both hands up pays out to a leader, and a stroke is not more than the shorter of the two', () => {
-    const p = step(
-      step(at({ slackM: 0.2 }, { belay: 'leader' }), { ...NO_HANDS, brake: -1, guide: 0 }, 0.05),
+    const p = practiceStep(
+      practiceStep(at({ slackM: 0.2 }, { belay: 'leader' }), { ...NO_HANDS, brake: -1, guide: 0 }, 0.05),
       { ...NO_HANDS, brake: -0.2, guide: 0.5 },
       0.4,
     );
@@ -190,7 +190,7 @@ describe('the cycle of taking in', () => {
     expect(p.offBrakeS).toBe(0);
   });
   it('time above the line is counted', () => {
-    const p = step(step(at({}), { ...NO_HANDS, brake: 0.6 }, 0.05), { ...NO_HANDS, brake: 0.6 }, 1);
+    const p = practiceStep(practiceStep(at({}), { ...NO_HANDS, brake: 0.6 }, 0.05), { ...NO_HANDS, brake: 0.6 }, 1);
     expect(p.aboveLineS).toBeCloseTo(1.05, 9);
   });
 });

@@ -109,7 +109,7 @@ export const freeFallM = ({ settings, slackM, heightM, runnerM }: Practice): num
  * The practice a moment later, with the hands as they are by then. Long moments are cut into steps; a fall is exact within a step.
  * @param forS > 0, s.
  */
-export function step(practice: Practice, hands: Hands, forS: number): Practice {
+export function practiceStep(practice: Practice, hands: Hands, forS: number): Practice {
   let p = practice;
   const steps = Math.max(1, Math.ceil(forS / LONGEST_STEP_S));
   const from = practice.hands;

@@ -1,4 +1,4 @@
-import { finding, type Finding, type Ref, literal } from '../../foundations/finding/index.ts';
+import { finding, type Finding, type ElementId, literal } from '../../foundations/finding/index.ts';
 import type { Connector } from '../gear/index.ts';
 
 export type GateState = 'locked' | 'closed' | 'open' | 'unknown';
@@ -6,7 +6,7 @@ export type GateFacing = 'away' | 'rope' | 'rock' | 'unknown';
 
 export interface GateInput {
   readonly connector: Connector;
-  readonly part: Ref;
+  readonly part: ElementId;
   readonly gate: GateState;
   readonly facing: GateFacing;
   /** True when the person hangs on this connector; false for a backup. */

@@ -2,7 +2,7 @@ import {
   finding,
   type Finding,
   type FindingNumber,
-  type Ref,
+  type ElementId,
   type Severity,
   literal,
   strengthAgainst,
@@ -14,7 +14,7 @@ import { exactly, type Interval } from '../../foundations/units/index.ts';
 
 export interface SeatInput {
   readonly connector: Connector;
-  readonly part: Ref;
+  readonly part: ElementId;
   /** Which end the rope runs over. */
   readonly ropeEnd: 'broad' | 'narrow' | 'unknown';
   /** Diameters of the two strands that lie side by side, mm. */
@@ -32,7 +32,7 @@ const BROAD_BECAUSE =
 /** Which end of the connector the rope runs over. */
 export function endFinding(
   connector: Connector,
-  part: Ref,
+  part: ElementId,
   ropeEnd: SeatInput['ropeEnd'],
   because = BROAD_BECAUSE,
 ): Finding {
@@ -69,7 +69,7 @@ export function endFinding(
 }
 
 /** Whether these strands have room side by side on the broad end. */
-export function roomFindings(connector: Connector, part: Ref, strandsMm: readonly [number, number]): Finding[] {
+export function roomFindings(connector: Connector, part: ElementId, strandsMm: readonly [number, number]): Finding[] {
   if (connector.broadInsideWidthMm === null) {
     return [
       finding({
@@ -110,7 +110,7 @@ export function roomFindings(connector: Connector, part: Ref, strandsMm: readonl
  * where somebody tends the device, and counts against the usual load, unless something holds the connector from turning. What an open gate
  * leaves is shown; that a gate is open, or may be opened, is judged with the gate.
  */
-export function strengthFinding(connector: Connector, part: Ref, load: Interval): Finding {
+export function strengthFinding(connector: Connector, part: ElementId, load: Interval): Finding {
   const canCross = connector.keeper !== 'yes';
   const ways = [
     { key: 'major', label: 'Strength along', kn: connector.strengthMajorKn, against: load },

@@ -74,7 +74,7 @@ export {
   springsOf,
   springsOfBoth,
   staticStretch,
-  strandsOf,
+  springsOfStrands,
   type GivingRope,
   type RopeSprings,
 } from './rope-springs.ts';

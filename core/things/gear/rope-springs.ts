@@ -91,11 +91,11 @@ export const anyRope = (): RopeSprings => ANY;
 export function springsOfBoth(ropeA: Rope, ropeB: Rope | null): RopeSprings {
   const [a, b] = [springsOf(ropeA), springsOf(ropeB ?? ropeA)];
   const harder = b.hard.secondN > a.hard.secondN ? b : a;
-  return ropeB && ropeA.construction === 'twin' && ropeB.construction === 'twin' ? strandsOf(harder, 2) : harder;
+  return ropeB && ropeA.construction === 'twin' && ropeB.construction === 'twin' ? springsOfStrands(harder, 2) : harder;
 }
 
 /** So many strands of a rope that share the load. */
-export const strandsOf = ({ soft, best, hard }: RopeSprings, strands: number): RopeSprings => ({
+export const springsOfStrands = ({ soft, best, hard }: RopeSprings, strands: number): RopeSprings => ({
   soft: sideBySide(soft, strands),
   best: sideBySide(best, strands),
   hard: sideBySide(hard, strands),

@@ -12,7 +12,7 @@ import {
   staticStretch,
   storedJPerM,
   strainAt,
-  strandsOf,
+  springsOfStrands,
   stretchUnder,
   type GivingRope,
   type Rope,
@@ -125,7 +125,7 @@ describe('what is not on a label', () => {
     [low, best, high].forEach((x, i) => expect(x * 100).toBeCloseTo(percents[i]!, 9));
   });
   it('a pair of twin ropes stretches as one single rope does, one of them alone about twice as much', () => {
-    const pair = strandsOf(springsOf(label({ construction: 'twin' })), 2);
+    const pair = springsOfStrands(springsOf(label({ construction: 'twin' })), 2);
     expect(stretchUnder(pair.best, 80)).toBeCloseTo(0.08, 9);
     expect(stretchUnder(springsOf(label({ construction: 'twin' })).best, 40)).toBeCloseTo(0.08, 9);
   });
@@ -148,7 +148,7 @@ describe('what is not on a label', () => {
       springsOfBoth(rope('low-stretch'), rope('single')),
     );
     expect(springsOfBoth(rope('half'), rope('single')).hard.secondN).toBe(springsOf(rope('single')).hard.secondN);
-    expect(springsOfBoth(rope('twin'), rope('twin'))).toEqual(strandsOf(springsOf(rope('twin')), 2));
+    expect(springsOfBoth(rope('twin'), rope('twin'))).toEqual(springsOfStrands(springsOf(rope('twin')), 2));
     expect(springsOfBoth(rope('half'), rope('half'))).toEqual(springsOf(rope('half')));
   });
 });

@@ -1,6 +1,13 @@
 export { lineLengthFindings, type LineLengthInput } from './line-length.ts';
 export { ropeLengthFinding, type RopeLengthInput } from './rope-length.ts';
-export { feedingWeightKg, feedsAboveM, fallsToM, groundReachedBelowM, hangsToM, meetsWithM } from './rope-alone.ts';
+export {
+  feedingWeightKg,
+  feedsAboveM,
+  fallsToM,
+  groundReachedBelowM,
+  hangsToM,
+  meetsWithM,
+} from './self-belay-reach.ts';
 export { hauledM, haulThreeDownN, haulThreeN } from './haul.ts';
 export { overChinMm, ropeWalkLengths, type RopeWalkLengths } from './rope-walk.ts';
 export { afterBounceRatio, forkRatio, redirectWeights, swingOf, type Swing } from './tree.ts';

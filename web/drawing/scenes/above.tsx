@@ -1,4 +1,4 @@
-import type { Ref } from '@core/foundations/finding';
+import type { ElementId } from '@core/foundations/finding';
 import { contextOf, guides } from '@core/rigs/elements';
 import { withFields, type DeviceEnd, type Setup } from '@core/rigs/rig';
 import { printQuantity } from '@core/foundations/units';
@@ -53,7 +53,7 @@ const OFFERED_M = 4;
 
 interface GatherHandleProps {
   readonly setup: Setup;
-  readonly end: Ref;
+  readonly end: ElementId;
   /** null: nothing gathers them yet; the handle then offers where it helps. */
   readonly gatheredM: number | null;
   readonly geometry: SiteGeometry;
@@ -181,7 +181,7 @@ export function aboveScene(setup: Setup): SiteScene {
       </>
     );
   };
-  const parts = ({ y, stanceY, descentM, depthM }: SiteGeometry): Record<Ref, Vec> => ({
+  const parts = ({ y, stanceY, descentM, depthM }: SiteGeometry): Record<ElementId, Vec> => ({
     [anchor.id]: vec(ROPE_X - 6, TOP - 14),
     edge: vec(ROPE_X - 18, TOP + 26),
     ground: vec(ROPE_X - 34, stanceY),

@@ -1,4 +1,4 @@
-import type { Ref } from '@core/foundations/finding';
+import type { ElementId } from '@core/foundations/finding';
 import { ropeLengthM } from '@core/things/gear';
 import type { Setup } from '@core/rigs/rig';
 import { printQuantity, type UnitSystem } from '@core/foundations/units';
@@ -60,7 +60,7 @@ export function belowScene(setup: Setup, system: UnitSystem): SiteScene {
       </>
     );
   };
-  const parts = ({ y, stanceY, descentM, depthM }: SiteGeometry): Record<Ref, Vec> => {
+  const parts = ({ y, stanceY, descentM, depthM }: SiteGeometry): Record<ElementId, Vec> => {
     const climber = vec(ROPE_X + 16, y(depthM));
     return {
       [anchor.id]: vec(ROPE_X, TOP - 12),

@@ -1,6 +1,6 @@
 import { casualtyOf } from '@core/rigs/rig';
 import { linksOf } from '@core/rigs/pairs';
-import type { Ref } from '@core/foundations/finding';
+import type { ElementId } from '@core/foundations/finding';
 import { contextOf } from '@core/rigs/elements';
 import type { RigPerson, Setup } from '@core/rigs/rig';
 import { vec, type Vec } from '../vector';
@@ -44,7 +44,7 @@ export function Casualty({ setup, casualty }: { setup: Setup; casualty: RigPerso
 }
 
 /** Where the casualty and the links are marked, with the rescuer at `at`. */
-export function casualtyParts(setup: Setup, at: Vec): Record<Ref, Vec> {
+export function casualtyParts(setup: Setup, at: Vec): Record<ElementId, Vec> {
   const casualty = casualtyOf(setup);
   if (!casualty) return {};
   const body = vec(at.x + 4, at.y + BELOW);

@@ -1,5 +1,5 @@
 import type { Figures } from '@core/answers/assess';
-import type { Ref } from '@core/foundations/finding';
+import type { ElementId } from '@core/foundations/finding';
 import { ropeLengthM } from '@core/things/gear';
 import { ropeSlots, type RigLine, type Setup, casualtyOf } from '@core/rigs/rig';
 import { printQuantity, type UnitSystem } from '@core/foundations/units';
@@ -10,7 +10,7 @@ import type { SiteGeometry, SiteScene } from '../SiteFrame';
 import { vec, type Vec } from '../vector';
 import { Casualty, casualtyParts } from './casualty';
 import { LimbDrawing, LimbHandles } from './limb';
-import { coil, Rock, Tree } from './rock';
+import { coil, Rock, TreeTrunk } from './rock';
 
 const ROPE_X = 104;
 const SECOND_X = 150;
@@ -105,7 +105,7 @@ export function hangingScene(setup: Setup, figures: Figures, system: UnitSystem,
     return (
       <>
         {tree ? (
-          <Tree stanceY={stanceY} forkX={ROPE_X} />
+          <TreeTrunk stanceY={stanceY} forkX={ROPE_X} />
         ) : (
           <Rock stanceY={stanceY} onLedge={onLedge} edge={setup.site.edge} />
         )}
@@ -169,7 +169,7 @@ export function hangingScene(setup: Setup, figures: Figures, system: UnitSystem,
     );
   };
   const casualty = casualtyOf(setup);
-  const parts = ({ y, stanceY, descentM, depthM }: SiteGeometry): Record<Ref, Vec> => {
+  const parts = ({ y, stanceY, descentM, depthM }: SiteGeometry): Record<ElementId, Vec> => {
     const shortest = lengths.length > 0 ? Math.min(...lengths) : null;
     const end = vec(
       ROPE_X + 5,
@@ -215,7 +215,7 @@ export function hangingScene(setup: Setup, figures: Figures, system: UnitSystem,
 }
 
 /** Places of a line and of what it is made of. */
-export function lineParts(line: RigLine, atY: number, end: Vec, x = ROPE_X): Record<Ref, Vec> {
+export function lineParts(line: RigLine, atY: number, end: Vec, x = ROPE_X): Record<ElementId, Vec> {
   if (line.kind === 'doubled')
     return {
       [line.joint.id]: vec(x + 6, TOP + 10),
@@ -233,7 +233,7 @@ export function lineParts(line: RigLine, atY: number, end: Vec, x = ROPE_X): Rec
 }
 
 /** Parts of attachments that the drawing of the hands does not show: at the place given, so that nothing found goes unmarked. */
-export function offstage(setup: Setup, wearer: Ref, at: Vec): Record<Ref, Vec> {
+export function offstage(setup: Setup, wearer: ElementId, at: Vec): Record<ElementId, Vec> {
   const view = rigView(setup);
   const shown = new Set([view.main.id, view.below?.attachment.id, view.above?.attachment.id]);
   return Object.fromEntries([

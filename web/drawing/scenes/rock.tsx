@@ -49,7 +49,7 @@ export function Rock({ stanceY, onLedge, edge }: RockProps) {
 }
 
 /** A trunk with the fork that carries the line, and the ground at its foot. */
-export function Tree({ stanceY, forkX }: { stanceY: number; forkX: number }) {
+export function TreeTrunk({ stanceY, forkX }: { stanceY: number; forkX: number }) {
   return (
     <g>
       <path d={`M0 ${stanceY}H${WIDTH}V${stanceY + 18}H0Z`} fill="var(--rock)" stroke="var(--rock-line)" />

@@ -1,12 +1,12 @@
 import { useState, type ComponentProps } from 'react';
-import { part } from '../../ui/part';
+import { lazyPart } from '../../ui/part';
 
 /** Not needed before somebody wants to see how the rope runs. */
-export const Threadings = part('The drawing of the rope in the device', () =>
+export const LazyThreadings = lazyPart('The drawing of the rope in the device', () =>
   import('./Threadings').then((m) => m.Threadings),
 );
 
-interface FoldProps extends ComponentProps<typeof Threadings> {
+interface FoldProps extends ComponentProps<typeof LazyThreadings> {
   readonly summary: string;
   readonly className: string;
   readonly summaryClass: string;
@@ -18,7 +18,7 @@ export function FoldedThreadings({ summary, className, summaryClass, ...props }:
   return (
     <details className={className} onToggle={(event) => event.currentTarget.open && setSeen(true)}>
       <summary className={`min-h-11 cursor-pointer ${summaryClass}`}>{summary}</summary>
-      {seen && <Threadings key={props.family} {...props} />}
+      {seen && <LazyThreadings key={props.family} {...props} />}
     </details>
   );
 }

@@ -3,7 +3,7 @@ import {
   callFacts,
   callGoing,
   doubledDevice,
-  hitchBelow,
+  HITCH_BELOW_STEP,
   lanyardFact,
   lanyardLane,
   lanyardOff,
@@ -19,7 +19,7 @@ export const cleanAnchor = procedure({
     lane('belay', 'Belay from below', [[is('rope.tied'), is('rope.through', 'anchor')]], false),
     lanyardLane,
     doubledDevice.lane('rings', 'one-ring'),
-    hitchBelow.lane('rings', 'one-ring'),
+    HITCH_BELOW_STEP.lane('rings', 'one-ring'),
   ],
   start: {
     where: 'up',
@@ -51,7 +51,7 @@ export const cleanAnchor = procedure({
     ...callFacts,
     flag('pulled'),
     doubledDevice.fact,
-    ...hitchBelow.facts,
+    ...HITCH_BELOW_STEP.facts,
   ],
   invariants: [
     never(
@@ -201,7 +201,7 @@ export const cleanAnchor = procedure({
       },
     ),
     ...doubledDevice.steps('the extension of the lanyard'),
-    ...hitchBelow.steps(),
+    ...HITCH_BELOW_STEP.steps(),
     lanyardOff(
       'Unclip the lanyard from the anchor.',
       'You hang on the device, hand on the strands; hitch and device were both tried.',
@@ -235,7 +235,7 @@ export const cleanAnchor = procedure({
           to('going', 'no'),
           to('down', 'yes'),
         ],
-        stops: 0,
+        mustHold: 0,
       },
     ),
     step('ends-untie', 'Take the knots out of both ends.', 'Both ends are free of knots and twists.', {

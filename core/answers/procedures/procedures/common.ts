@@ -53,7 +53,7 @@ export const callGoing = (does: string, see: string): Step =>
   step('call-going', does, see, { can: [is('weight', 'device')], sets: [to('called', 'yes')] });
 
 /** Takes the lanyard off; whoever hangs on it stands up for that. */
-export const lanyardOff = (does: string, see: string, stops: number): Step =>
+export const lanyardOff = (does: string, see: string, mustHold: number): Step =>
   step('lanyard-off', does, see, {
     can: [is('lanyard.on')],
     sets: [
@@ -62,7 +62,7 @@ export const lanyardOff = (does: string, see: string, stops: number): Step =>
       to('lanyard.tested', 'no'),
       to('weight', 'feet', is('weight', 'lanyard')),
     ],
-    stops,
+    mustHold,
   });
 
 /** A device on an extension with both strands of a doubled rope in it. */
@@ -100,7 +100,7 @@ export const doubledDevice = {
 };
 
 /** A friction hitch below the device, on the leg loop. */
-export const hitchBelow = {
+export const HITCH_BELOW_STEP = {
   lane: (...carries: string[]) =>
     lane('hitch', 'Hitch', [
       [

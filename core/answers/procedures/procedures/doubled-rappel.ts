@@ -3,7 +3,7 @@ import {
   callFacts,
   callGoing,
   doubledDevice,
-  hitchBelow,
+  HITCH_BELOW_STEP,
   lanyardFact,
   lanyardLane,
   lanyardOff,
@@ -15,7 +15,7 @@ export const doubledRappel = procedure({
   id: 'doubled-rappel',
   title: 'Set up and descend a doubled rappel',
   purpose: 'From flat ground above the edge: rope doubled through rings, device on an extension, hitch below it.',
-  lanes: [lanyardLane, doubledDevice.lane('rings', 'sling'), hitchBelow.lane('rings', 'sling')],
+  lanes: [lanyardLane, doubledDevice.lane('rings', 'sling'), HITCH_BELOW_STEP.lane('rings', 'sling')],
   variants: [{ id: 'rope', label: 'Rope', options: { folded: 'One rope, folded', joined: 'Two ropes, joined' } }],
   variables: [
     lanyardFact,
@@ -28,7 +28,7 @@ export const doubledRappel = procedure({
     ...callFacts,
     flag('pulled'),
     doubledDevice.fact,
-    ...hitchBelow.facts,
+    ...HITCH_BELOW_STEP.facts,
   ],
   invariants: [
     never('end', 'fall', 'A rope’s end without a knot runs through the device.', is('going'), not('ends', 'both')),
@@ -108,7 +108,7 @@ export const doubledRappel = procedure({
       sets: [to('rope.down', 'yes')],
     }),
     ...doubledDevice.steps('the extension'),
-    ...hitchBelow.steps(),
+    ...HITCH_BELOW_STEP.steps(),
     lanyardOff(
       'Unclip the lanyard and stow it.',
       'You hang on the device, hand on the strands; hitch and device were both tried.',
@@ -132,7 +132,7 @@ export const doubledRappel = procedure({
         to('going', 'no'),
         to('down', 'yes'),
       ],
-      stops: 0,
+      mustHold: 0,
     }),
     step('call-off', 'Call that the rope is free.', 'Partner has heard it.', { can: [is('down')] }),
     step('ends-untie', 'Take the knots out of both ends.', 'Both ends are free of knots and twists.', {

@@ -129,7 +129,7 @@ export const downOnClamps = procedure({
     step('stand', 'Stand up: the upper clamp carries.', 'It slips nothing. The tether of the lower one hangs slack.', {
       can: [is('foot')],
       tests: 'upper',
-      stops: 1,
+      mustHold: 1,
     }),
     step('lower-open', 'Lift the lower clamp a little and hold its cam open.', 'Nothing pulls at it.', {
       can: [is('weight', 'upper'), is('lower.cam', 'shut')],
@@ -147,7 +147,7 @@ export const downOnClamps = procedure({
     step('sit', 'Sit down slowly: the lower clamp carries.', 'It slips nothing. The gap is wider than a hand again.', {
       can: [is('lower.place', 'down')],
       tests: 'lower',
-      stops: 1,
+      mustHold: 1,
     }),
     step(
       'again',
@@ -173,7 +173,7 @@ export const downOnClamps = procedure({
       {
         can: [is('where', 'ground')],
         sets: [to('lower.on', 'no'), to('lower.locked', 'no'), to('lower.tested', 'no'), to('off', 'yes')],
-        stops: 0,
+        mustHold: 0,
       },
     ),
   ],

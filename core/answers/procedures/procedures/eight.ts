@@ -141,7 +141,7 @@ export const eight = procedure({
       tests: 'line',
     }),
     ...lanyardOn(),
-    step('edge', 'Step to the edge.', 'Lanyard and safety line are on.', { sets: [to('where', 'up')], stops: 2 }),
+    step('edge', 'Step to the edge.', 'Lanyard and safety line are on.', { sets: [to('where', 'up')], mustHold: 2 }),
     ...threading,
     step(
       'eight-clip',
@@ -258,7 +258,7 @@ export const eight = procedure({
         to('line.on', 'no'),
         to('going', 'no'),
       ],
-      stops: 0,
+      mustHold: 0,
     }),
   ],
 });

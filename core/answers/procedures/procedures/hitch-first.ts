@@ -105,7 +105,7 @@ export const hitchFirst = procedure({
     step('ground', 'Stand, take device and hitch off, call.', 'Above the tide, out of rockfall.', {
       can: [is('going')],
       sets: [to('where', 'ground'), to('weight', 'feet'), to('device.on', 'no'), to('hitch.on', 'no')],
-      stops: 0,
+      mustHold: 0,
     }),
   ],
 });

@@ -1,7 +1,7 @@
 import type { Procedure } from '../procedure.ts';
 import type { ProcedureId } from '../sequence.ts';
-import { aloneAgain } from './alone-again.ts';
-import { aloneTopRope } from './alone-top-rope.ts';
+import { selfBelayAgain } from './self-belay-again.ts';
+import { selfBelayTopRope } from './self-belay-top-rope.ts';
 import { cleanAnchor } from './clean-anchor.ts';
 import { downOnClamps } from './down-on-clamps.ts';
 import { doubledRappel } from './doubled-rappel.ts';
@@ -40,8 +40,8 @@ export const PROCEDURES = {
   'tie-off': tieOff,
   'up-on-clamps': upOnClamps,
   'down-on-clamps': downOnClamps,
-  'alone-top-rope': aloneTopRope,
-  'alone-again': aloneAgain,
+  'alone-top-rope': selfBelayTopRope,
+  'alone-again': selfBelayAgain,
   'tree-walk': treeWalk,
   'pick-off': pickOff,
 } as const satisfies Record<ProcedureId, Procedure>;

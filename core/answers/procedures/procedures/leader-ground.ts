@@ -1,6 +1,18 @@
 import { fact, flag, is, lane, never, not, procedure, step, to, wrong } from '../build.ts';
 import { callClimb } from './common.ts';
-import { agree, alone, endKnot, facts, ground, held, lock, lowerStep, openEnd, tieIn, untie } from './lowering.ts';
+import {
+  agree,
+  neverAlone,
+  endKnot,
+  facts,
+  ground,
+  tiedAndThreaded,
+  lock,
+  lowerStep,
+  openEnd,
+  tieInStep,
+  untie,
+} from './lowering.ts';
 
 const belayer = { who: 'belayer' } as const;
 
@@ -12,7 +24,7 @@ export const leaderFromGround = procedure({
   id: 'leader-ground',
   title: 'Belay a leader from the ground and lower them',
   purpose: 'The rope follows the leader from piece to piece; the belayer stands below with the device on the harness.',
-  lanes: [lane('rope', 'Rope', [[...held, is('hand', 'on')]])],
+  lanes: [lane('rope', 'Rope', [[...tiedAndThreaded, is('hand', 'on')]])],
   variants: [],
   variables: [
     ...facts,
@@ -35,7 +47,7 @@ export const leaderFromGround = procedure({
   start: { slack: 'yes' },
   invariants: [
     openEnd,
-    alone,
+    neverAlone,
     never(
       'uncalled',
       'fall',
@@ -90,7 +102,7 @@ export const leaderFromGround = procedure({
     never('shock', 'drop', 'Slack is left: the leader drops into it.', is('going'), is('slack')),
   ],
   steps: [
-    tieIn('leader'),
+    tieInStep('leader'),
     endKnot,
     step(
       'device-thread',

@@ -1,5 +1,5 @@
 import { fact, flag, is, lane, never, not, procedure, step, to, wrong } from '../build.ts';
-import { facts, lock, tieIn } from './lowering.ts';
+import { facts, lock, tieInStep } from './lowering.ts';
 import { belayerFact, belayerOn, callClimb, lanyardFact, lanyardLane, lanyardOff } from './common.ts';
 
 const belayer = { who: 'belayer' } as const;
@@ -116,7 +116,7 @@ export const leaderFromStance = procedure({
       can: [is('leads', 'no')],
       sets: [to('piled', 'yes')],
     }),
-    tieIn('leader'),
+    tieInStep('leader'),
     step(
       'device-thread',
       'Put the rope into the device.',
@@ -207,7 +207,7 @@ export const leaderFromStance = procedure({
         to('out', 'yes'),
         to('worked', 'yes'),
       ],
-      stops: 1,
+      mustHold: 1,
     }),
   ],
 });

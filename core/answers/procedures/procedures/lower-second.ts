@@ -46,7 +46,7 @@ export const lowerSecond = procedure({
     'rope.tested': 'yes',
     belayerOn: 'yes',
   },
-  stops: 1,
+  mustHold: 1,
   invariants: [
     never(
       'hand-alone',
@@ -148,7 +148,7 @@ export const lowerSecond = procedure({
         ...belayer,
         can: [is('release', 'ready'), is('going', 'no')],
         sets: [to('tilted', 'yes')],
-        stops: 2,
+        mustHold: 2,
       },
     ),
     step('hold', 'Take the weight off the sling and see the plate grip again.', 'Nothing creeps with the hand eased.', {
@@ -174,7 +174,7 @@ export const lowerSecond = procedure({
       ...belayer,
       can: [is('going')],
       sets: [to('tilted', 'no'), to('going', 'no'), to('lowered', 'yes')],
-      stops: 1,
+      mustHold: 1,
     }),
     step('stand', 'The second stands, or hangs where it was agreed, and says so.', 'Heard by name.', {
       who: 'second',

@@ -3,7 +3,7 @@ import { fact, flag, is, lane, never, not, procedure, step, to, wrong } from '..
 import { lanyardFact, lanyardLane, lanyardOff, lanyardOn } from './common.ts';
 
 /** The rope by which somebody is lowered holds when it is tied in and runs the right way round through the device. */
-export const held = [is('tie', 'finished'), is('threaded', 'right')];
+export const tiedAndThreaded = [is('tie', 'finished'), is('threaded', 'right')];
 export const facts = [
   fact('tie', ['none', 'unfinished', 'finished'], {
     finished: 'the knot is finished, through both tie-in points, five pairs and a tail',
@@ -20,7 +20,7 @@ export const facts = [
   flag('down', 'the person stands below, off the rope'),
 ];
 export const openEnd = never('end', 'fall', 'The free end runs through the device.', is('going'), is('ends', 'open'));
-export const alone = never(
+export const neverAlone = never(
   'misunderstood',
   'fall',
   'One thinks of lowering, the other takes the rope out of the device.',
@@ -28,7 +28,7 @@ export const alone = never(
   is('agreed', 'no'),
 );
 
-export const tieIn = (who: string, ...more: Condition[]) =>
+export const tieInStep = (who: string, ...more: Condition[]) =>
   step(
     'tie-in',
     'Tie in with a figure eight through both tie-in points.',
@@ -75,7 +75,7 @@ export const ground = step(
   {
     can: [is('going')],
     sets: [to('where', 'ground'), to('weight', 'feet'), to('going', 'no'), to('down', 'yes')],
-    stops: 0,
+    mustHold: 0,
   },
 );
 export const untie = step('untie', 'Untie and call that the rope is free.', 'The belayer has heard it.', {
@@ -87,7 +87,7 @@ export const lowerFromAnchor = procedure({
   id: 'lower-anchor',
   title: 'Lower somebody from an anchor',
   purpose: 'Device at the anchor, brake strand led up through a connector above it; the person waits on a lanyard.',
-  lanes: [lanyardLane, lane('rope', 'Rope', [[...held, is('brake', 'over')]])],
+  lanes: [lanyardLane, lane('rope', 'Rope', [[...tiedAndThreaded, is('brake', 'over')]])],
   variants: [],
   variables: [
     lanyardFact,
@@ -99,7 +99,7 @@ export const lowerFromAnchor = procedure({
   start: { slack: 'yes' },
   invariants: [
     openEnd,
-    alone,
+    neverAlone,
     never(
       'beside',
       'fall',
@@ -123,7 +123,7 @@ export const lowerFromAnchor = procedure({
     step('edge', 'Step to the edge on the lanyard.', 'Edge looked at; the rope will lie over something round.', {
       sets: [to('where', 'up'), to('weight', 'lanyard', is('lanyard.on'))],
     }),
-    tieIn('you'),
+    tieInStep('you'),
     endKnot,
     step(
       'device-thread',
@@ -168,13 +168,13 @@ export const lowerFromGround = procedure({
   id: 'lower-ground',
   title: 'Climb on a top rope and be lowered',
   purpose: 'The rope runs over an anchor above; the belayer stands below with the device on the harness.',
-  lanes: [lane('rope', 'Rope', [held])],
+  lanes: [lane('rope', 'Rope', [tiedAndThreaded])],
   variants: [],
   variables: [...facts, flag('topCalled', 'the call from the top was answered, and the rope went tight')],
   start: { slack: 'yes' },
   invariants: [
     openEnd,
-    alone,
+    neverAlone,
     never(
       'shock',
       'drop',
@@ -185,7 +185,7 @@ export const lowerFromGround = procedure({
     ),
   ],
   steps: [
-    tieIn('climber'),
+    tieInStep('climber'),
     endKnot,
     step(
       'device-thread',

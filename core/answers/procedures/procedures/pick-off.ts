@@ -58,7 +58,7 @@ export const pickOff = procedure({
     'device.locked': 'yes',
     'device.tested': 'yes',
   },
-  stops: 1,
+  mustHold: 1,
   invariants: [
     never(
       'help',
@@ -261,7 +261,7 @@ export const pickOff = procedure({
           to('down', 'yes'),
           to('device.on', 'no'),
         ],
-        stops: 0,
+        mustHold: 0,
       },
     ),
   ],

@@ -1,6 +1,6 @@
 import { fact, flag, is, lane, never, not, procedure, step, to, wrong } from '../build.ts';
 import { belayerFact, belayerOn, callClimb, climbTight, clipLock } from './common.ts';
-import { tieIn } from './lowering.ts';
+import { tieInStep } from './lowering.ts';
 
 /** Steps of who belays at the anchor. */
 const belayer = { who: 'belayer' } as const;
@@ -81,7 +81,7 @@ export const secondUp = procedure({
       can: [not('plate', 'none')],
       sets: [to('rope.locked', 'yes')],
     }),
-    tieIn('second', is('where', 'ground')),
+    tieInStep('second', is('where', 'ground')),
     step('take-in', 'Take in until the rope is tight.', 'The rope pulls at the second, not at a ledge or a crack.', {
       ...belayer,
       can: [not('plate', 'none'), not('tie', 'none')],
@@ -148,7 +148,7 @@ export const secondUp = procedure({
         to('out', 'yes'),
         to('weight', 'clip', is('clip.on')),
       ],
-      stops: 1,
+      mustHold: 1,
     }),
   ],
 });

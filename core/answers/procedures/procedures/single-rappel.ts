@@ -168,7 +168,7 @@ export const singleRappel = procedure({
         to('going', 'no'),
         to('down', 'yes'),
       ],
-      stops: 0,
+      mustHold: 0,
     }),
     step('call-off', 'Call that the rope is free.', 'Partner has heard it.', { can: [is('down')] }),
     step('end-untie', 'Take the knot out of the end.', 'The end is free of knots and twists.', {

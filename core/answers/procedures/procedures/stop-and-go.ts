@@ -20,7 +20,7 @@ export const stopAndGo = procedure({
     'hitch.locked': 'yes',
     'hitch.tested': 'yes',
   },
-  stops: 1,
+  mustHold: 1,
   variants: [
     {
       id: 'hitch',
@@ -73,7 +73,7 @@ export const stopAndGo = procedure({
     step('hand-off', 'Take the hand off slowly.', 'Nothing creeps.', {
       can: [is('hand', 'on')],
       sets: [to('hand', 'off')],
-      stops: 2,
+      mustHold: 2,
     }),
     step('work', 'Do what both hands are needed for.', 'Hitch and knot stay in sight.', {
       can: [is('hand', 'off')],
@@ -139,7 +139,7 @@ export const stopAndGo = procedure({
     step('go', 'Push the hitch and go on down.', 'The hitch lets go, and bites when you stop pushing.', {
       can: [is('hand', 'on')],
       sets: [to('going', 'yes'), to('hitch.bites', 'no')],
-      stops: 1,
+      mustHold: 1,
     }),
   ],
 });

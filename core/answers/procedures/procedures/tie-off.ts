@@ -16,7 +16,7 @@ export const tieOff = procedure({
     'rope.tested': 'yes',
     hand: 'on',
   },
-  stops: 1,
+  mustHold: 1,
   variants: [],
   variables: [
     fact('hand', ['off', 'on'], { on: 'the brake hand is around the brake strand', off: 'the brake hand is off' }),

@@ -127,7 +127,7 @@ export const treeDescent = procedure({
       'Put the device on the line below the hitch and clip it.',
       'Brake strand leaves downwards; nothing crosses.',
       {
-        stops: 2,
+        mustHold: 2,
         can: [is('inHand')],
         sets: [to('device.on', 'yes'), to('device.way', 'right'), to('inHand', 'no')],
         wrongs: [
@@ -188,7 +188,7 @@ export const treeDescent = procedure({
         to('second.locked', 'no'),
         to('weight', 'device', is('weight', 'second')),
       ],
-      stops: 2,
+      mustHold: 2,
     }),
     step('go', 'Go down, keeping the hitch moving with the other hand.', 'The hitch runs, pushed and not gripped.', {
       can: [is('device.on'), is('second.on', 'no')],
@@ -211,7 +211,7 @@ export const treeDescent = procedure({
         to('hitch.on', 'no'),
         to('going', 'no'),
       ],
-      stops: 0,
+      mustHold: 0,
     }),
   ],
 });

@@ -251,7 +251,7 @@ export const treeWalk = procedure({
     step('ground', 'Stand, and take the line out of the device.', 'Look at the rope where it carried you.', {
       can: [is('going')],
       sets: [to('where', 'ground'), to('weight', 'feet'), to('going', 'no'), to('device.on', 'no'), to('down', 'yes')],
-      stops: 0,
+      mustHold: 0,
     }),
   ],
 });

@@ -1,6 +1,6 @@
 import { fact, flag, is, lane, never, not, procedure, step, to, wrong } from '../build.ts';
 import { belayerFact, belayerOn, climbTight, clipLock } from './common.ts';
-import { tieIn } from './lowering.ts';
+import { tieInStep } from './lowering.ts';
 
 const belayer = { who: 'belayer' } as const;
 
@@ -177,7 +177,7 @@ export const twoSeconds = procedure({
       can: [not('plate', 'none')],
       sets: [to('rope.locked', 'yes')],
     }),
-    tieIn('first', is('where', 'ground')),
+    tieInStep('first', is('where', 'ground')),
     step(
       'tie-in-other',
       'The other ties in to the other rope in the same way.',
@@ -326,7 +326,7 @@ export const twoSeconds = procedure({
           to('weight', 'clip', is('clip.on')),
           to('worked', 'yes'),
         ],
-        stops: 1,
+        mustHold: 1,
       },
     ),
   ],

@@ -159,7 +159,7 @@ export const upOnClamps = procedure({
       {
         can: [is('foot'), is('where', 'low')],
         sets: [to('where', 'up'), to('weight', 'lower')],
-        stops: 2,
+        mustHold: 2,
       },
     ),
     step('turn', 'Stop where you change, weight on the lower clamp.', 'Within reach: descender and a hand free.', {
@@ -207,7 +207,7 @@ export const upOnClamps = procedure({
     step('upper-off', 'Last of all take the upper clamp off.', 'Its tether was slack; nothing jerks.', {
       can: [is('upper.on'), not('weight', 'upper')],
       sets: [to('upper.on', 'no'), to('upper.locked', 'no'), to('upper.tested', 'no')],
-      stops: 1,
+      mustHold: 1,
     }),
     step('untie', 'Undo the knot of the descender, brake hand closed.', 'The hand holds.', {
       can: [is('tied-off'), is('hand', 'on')],
@@ -220,7 +220,7 @@ export const upOnClamps = procedure({
     step('ground', 'Stand on the ground and take the rope out.', 'Weight off the rope.', {
       can: [is('going')],
       sets: [to('where', 'ground'), to('weight', 'feet'), to('going', 'no'), to('device.on', 'no')],
-      stops: 0,
+      mustHold: 0,
     }),
   ],
 });

@@ -1,4 +1,4 @@
-import type { Ref } from '../../../foundations/finding/index.ts';
+import type { ElementId } from '../../../foundations/finding/index.ts';
 import type {
   Attachment,
   ClipEnd,
@@ -19,7 +19,7 @@ import type { Setup } from '../model.ts';
  */
 
 /** The first person of a rig has the plain names; others carry their own before them. */
-export const person = (id: Ref, role: Role, plain = id === 'climber'): RigPerson => ({
+export const person = (id: ElementId, role: Role, plain = id === 'climber'): RigPerson => ({
   id,
   role,
   item: null,
@@ -32,7 +32,7 @@ export const person = (id: Ref, role: Role, plain = id === 'climber'): RigPerson
   atEdge: 'unknown',
   stands: 'free',
 });
-export const anchor = (id: Ref = 'anchor'): RigAnchor => ({
+export const anchor = (id: ElementId = 'anchor'): RigAnchor => ({
   id,
   through: 'unknown',
   points: 'unknown',
@@ -51,13 +51,13 @@ export const doubled = (): LineOf<'doubled'> => ({
   ends: { id: 'ropeEnds', state: 'unknown' },
 });
 /** `first` has the plain names; a second line carries its own before them. */
-const oneRope = (id: Ref, at: Ref) => ({
+const oneRope = (id: ElementId, at: ElementId) => ({
   id,
   anchor: at,
   rope: { id: id === 'rope' ? 'ropeA' : `${id}-rope`, item: null },
   end: { id: id === 'rope' ? 'ropeEnds' : `${id}-end`, state: 'unknown' as const },
 });
-export const fixed = (id: Ref = 'rope', at: Ref = 'anchor'): LineOf<'fixed'> => ({
+export const fixed = (id: ElementId = 'rope', at: ElementId = 'anchor'): LineOf<'fixed'> => ({
   ...oneRope(id, at),
   kind: 'fixed',
   fastening: {
@@ -69,18 +69,21 @@ export const fixed = (id: Ref = 'rope', at: Ref = 'anchor'): LineOf<'fixed'> => 
   },
   endWeightKg: null,
 });
-export const over = (id: Ref = 'rope', at: Ref = 'anchor'): LineOf<'over'> => ({ ...oneRope(id, at), kind: 'over' });
-export const straight = (id: Ref = 'rope', at: Ref = 'anchor'): LineOf<'straight'> => ({
+export const over = (id: ElementId = 'rope', at: ElementId = 'anchor'): LineOf<'over'> => ({
+  ...oneRope(id, at),
+  kind: 'over',
+});
+export const straight = (id: ElementId = 'rope', at: ElementId = 'anchor'): LineOf<'straight'> => ({
   ...oneRope(id, at),
   kind: 'straight',
 });
-export const led = (id: Ref = 'rope', at: Ref = 'anchor'): LineOf<'led'> => ({
+export const led = (id: ElementId = 'rope', at: ElementId = 'anchor'): LineOf<'led'> => ({
   ...oneRope(id, at),
   kind: 'led',
   runners: [],
 });
 
-export const sling = (id: Ref): SlingPiece => ({
+export const slingPiece = (id: ElementId): SlingPiece => ({
   id,
   kind: 'sling',
   item: null,
@@ -88,7 +91,7 @@ export const sling = (id: Ref): SlingPiece => ({
   knots: 0,
   measuredMm: null,
 });
-export const connector = (id: Ref, beside: Ref | null = null): ConnectorPiece => ({
+export const connector = (id: ElementId, beside: ElementId | null = null): ConnectorPiece => ({
   id,
   kind: 'connector',
   item: null,
@@ -99,8 +102,8 @@ export const connector = (id: Ref, beside: Ref | null = null): ConnectorPiece =>
   beside,
   opposed: 'unknown',
 });
-export const on = (line: Ref, strand: string) => ({ line, strand });
-export const device = (id: Ref, where: DeviceEnd['on'], hand: Ref | null): DeviceEnd => ({
+export const on = (line: ElementId, strand: string) => ({ line, strand });
+export const device = (id: ElementId, where: DeviceEnd['on'], hand: ElementId | null): DeviceEnd => ({
   id,
   kind: 'device',
   item: null,
@@ -122,7 +125,7 @@ export const device = (id: Ref, where: DeviceEnd['on'], hand: Ref | null): Devic
   gatheredM: null,
   arriving: 'unknown',
 });
-export const hitch = (id: Ref, where: HitchEnd['on']): HitchEnd => ({
+export const hitch = (id: ElementId, where: HitchEnd['on']): HitchEnd => ({
   id,
   kind: 'hitch',
   item: null,
@@ -132,20 +135,23 @@ export const hitch = (id: Ref, where: HitchEnd['on']): HitchEnd => ({
   eyes: 'unknown',
   on: where,
 });
-export const knot = (id: Ref, where: KnotEnd['on'][number]): KnotEnd => ({
+export const knot = (id: ElementId, where: KnotEnd['on'][number]): KnotEnd => ({
   id,
   kind: 'knot',
   knot: 'unknown',
   on: [where],
 });
 
-export const clip = (id: Ref, to: Ref): ClipEnd => ({ id, kind: 'clip', to, tight: 'unknown' });
+export const clip = (id: ElementId, to: ElementId): ClipEnd => ({ id, kind: 'clip', to, tight: 'unknown' });
 
 export const onHarness = (
-  of: Ref,
+  of: ElementId,
   point: Extract<Root, { kind: 'harness' }>['point'] = 'belay-loop',
 ): Extract<Root, { kind: 'harness' }> => ({ kind: 'harness', person: of, point });
-export const onAnchor = (of: Ref = 'anchor'): Extract<Root, { kind: 'anchor' }> => ({ kind: 'anchor', anchor: of });
+export const onAnchor = (of: ElementId = 'anchor'): Extract<Root, { kind: 'anchor' }> => ({
+  kind: 'anchor',
+  anchor: of,
+});
 
 /** The device of a rappel on its extension, and the hitch below it on the leg loop. */
 export const deviceOnExtension = (where: DeviceEnd['on']): Attachment => ({
@@ -154,10 +160,10 @@ export const deviceOnExtension = (where: DeviceEnd['on']): Attachment => ({
   use: 'carries',
   job: null,
   root: onHarness('climber'),
-  pieces: [sling('extension'), connector('deviceConnector')],
+  pieces: [slingPiece('extension'), connector('deviceConnector')],
   end: device('device', where, 'climber'),
 });
-export const hitchBelow = (where: HitchEnd['on']): Attachment => ({
+export const hitchBelowAttachment = (where: HitchEnd['on']): Attachment => ({
   id: 'below',
   label: 'Hitch below the device',
   use: 'backup',
@@ -167,46 +173,52 @@ export const hitchBelow = (where: HitchEnd['on']): Attachment => ({
   end: hitch('hitch', where),
 });
 /** Something that grips the rope by itself, on a tether of its own. */
-export const onTether = (id: Ref, label: string, of: Ref, end: Attachment['end']): Attachment => ({
+export const onTether = (id: ElementId, label: string, of: ElementId, end: Attachment['end']): Attachment => ({
   id,
   label,
   use: 'backup',
   job: null,
   root: onHarness(of),
-  pieces: [sling(`${id}-tether`), connector(`${id}-connector`)],
+  pieces: [slingPiece(`${id}-tether`), connector(`${id}-connector`)],
   end,
 });
 /** From the harness of one person to a part, or to the harness, of another: a connector at each end of a sling. */
-export const link = (id: Ref, label: string, of: Ref, to: Ref, use: Attachment['use']): Attachment => ({
+export const link = (
+  id: ElementId,
+  label: string,
+  of: ElementId,
+  to: ElementId,
+  use: Attachment['use'],
+): Attachment => ({
   id,
   label,
   use,
   job: null,
   root: onHarness(of),
-  pieces: [connector(`${id}-low`), { ...sling(`${id}-sling`), method: 'girth' }, connector(`${id}-connector`)],
+  pieces: [connector(`${id}-low`), { ...slingPiece(`${id}-sling`), method: 'girth' }, connector(`${id}-connector`)],
   end: clip(`${id}-end`, to),
 });
 /** The short link of a pick-off, to the connector of the rescuer’s device. */
-export const shortLink = (casualty: Ref, connectorId: Ref): Attachment =>
+export const shortLink = (casualty: ElementId, connectorId: ElementId): Attachment =>
   link('link', 'Short link', casualty, connectorId, 'carries');
 /** The second one, to the rescuer’s harness. */
-export const secondLink = (casualty: Ref, harnessId: Ref): Attachment =>
+export const secondLink = (casualty: ElementId, harnessId: ElementId): Attachment =>
   link('spare', 'Second link', casualty, harnessId, 'backup');
 /** A hitch on a tether of its own above the device: the second of two that hold. */
 export const hitchAbove = (where: HitchEnd['on']): Attachment =>
   onTether('above', 'Hitch above the device', 'climber', hitch('above-hitch', where));
 /** A loop for the foot, in a connector. */
-export const footLoop = (of: Ref, connectorId: Ref): Attachment => ({
+export const footLoop = (of: ElementId, connectorId: ElementId): Attachment => ({
   id: 'foot-loop',
   label: 'Foot loop',
   use: 'aid',
   job: null,
   root: onHarness(of, 'foot'),
-  pieces: [{ ...sling('foot-sling'), method: 'girth' }],
+  pieces: [{ ...slingPiece('foot-sling'), method: 'girth' }],
   end: clip('foot-loop-end', connectorId),
 });
 /** A knot in the rope below what grips it. */
-export const knotBelow = (device: Ref, where: KnotEnd['on'][number]): Attachment => ({
+export const knotBelowAttachment = (device: ElementId, where: KnotEnd['on'][number]): Attachment => ({
   id: 'stop-knot',
   label: 'Knot below the device',
   use: 'backup',
@@ -216,7 +228,7 @@ export const knotBelow = (device: Ref, where: KnotEnd['on'][number]): Attachment
   end: knot('stop-knot-end', where),
 });
 /** A device that hangs on a connector and nothing else. */
-export const deviceOn = (root: Root, where: DeviceEnd['on'], hand: Ref | null, label = 'Device'): Attachment => ({
+export const deviceOn = (root: Root, where: DeviceEnd['on'], hand: ElementId | null, label = 'Device'): Attachment => ({
   id: 'main',
   label,
   use: 'carries',
@@ -225,7 +237,7 @@ export const deviceOn = (root: Root, where: DeviceEnd['on'], hand: Ref | null, l
   pieces: [connector('deviceConnector')],
   end: device('device', where, hand),
 });
-export const tiedIn = (of: Ref, where: KnotEnd['on'][number], id: Ref = `${of}-tie-in`): Attachment => ({
+export const tiedIn = (of: ElementId, where: KnotEnd['on'][number], id: ElementId = `${of}-tie-in`): Attachment => ({
   id,
   label: 'Tie-in',
   use: 'carries',
@@ -236,7 +248,7 @@ export const tiedIn = (of: Ref, where: KnotEnd['on'][number], id: Ref = `${of}-t
 });
 
 /** Everything that sits on each line, in the order given, from the anchor down. */
-export const alongOf = (lines: readonly { id: Ref }[], attachments: readonly Attachment[]): Setup['along'] =>
+export const alongOf = (lines: readonly { id: ElementId }[], attachments: readonly Attachment[]): Setup['along'] =>
   Object.fromEntries(
     lines.map((l) => [
       l.id,

@@ -1,4 +1,4 @@
-import type { Ref } from '../../../foundations/finding/index.ts';
+import type { ElementId } from '../../../foundations/finding/index.ts';
 import type { Job } from '../../../things/gear/index.ts';
 import { CALL_IDS } from '../call-ids.ts';
 import { type Attachment } from '../attachment-elements.ts';
@@ -16,8 +16,8 @@ import {
   doubled,
   fixed,
   hitchAbove,
-  hitchBelow,
-  knotBelow,
+  hitchBelowAttachment,
+  knotBelowAttachment,
   led,
   on,
   onAnchor,
@@ -40,7 +40,7 @@ export interface Template {
   readonly label: string;
   readonly scene: Scene;
   /** What a person does in it, where the role alone does not tell. */
-  readonly who: Readonly<Record<Ref, string>>;
+  readonly who: Readonly<Record<ElementId, string>>;
   readonly site: Partial<Site>;
   readonly parts: () => {
     readonly persons: RigPerson[];
@@ -52,7 +52,7 @@ export interface Template {
 
 const both = [on('rope', 'both')];
 const main = [on('rope', 'main')];
-const climberAnd = (other: Ref, role: RigPerson['role']) => [person('climber', 'climber'), person(other, role)];
+const climberAnd = (other: ElementId, role: RigPerson['role']) => [person('climber', 'climber'), person(other, role)];
 const rappel = { climber: 'Who goes down', partner: 'Partner' } as const;
 
 /** A top rope, and lowering over it from the ground: the same rig, another job. */
@@ -89,7 +89,7 @@ export const TEMPLATES = {
     parts: () => ({
       persons: climberAnd('partner', 'partner'),
       lines: [doubled()],
-      attachments: [deviceOnExtension(both), hitchBelow(both)],
+      attachments: [deviceOnExtension(both), hitchBelowAttachment(both)],
     }),
   },
   'rappel-single': {
@@ -102,7 +102,7 @@ export const TEMPLATES = {
     parts: () => ({
       persons: climberAnd('partner', 'partner'),
       lines: [fixed()],
-      attachments: [deviceOnExtension(main), hitchBelow(main)],
+      attachments: [deviceOnExtension(main), hitchBelowAttachment(main)],
     }),
   },
   'rappel-fixed': {
@@ -115,7 +115,7 @@ export const TEMPLATES = {
     parts: () => ({
       persons: climberAnd('partner', 'partner'),
       lines: [fixed()],
-      attachments: [deviceOnExtension(main), hitchBelow(main)],
+      attachments: [deviceOnExtension(main), hitchBelowAttachment(main)],
     }),
   },
   lower: {
@@ -208,7 +208,7 @@ export const TEMPLATES = {
     site: {},
     parts: () => {
       const one = upOneLine();
-      return { ...one, attachments: [...one.attachments, knotBelow('device', main[0]!)] };
+      return { ...one, attachments: [...one.attachments, knotBelowAttachment('device', main[0]!)] };
     },
   },
   'tree-stationary': {

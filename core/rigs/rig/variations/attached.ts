@@ -1,5 +1,5 @@
 import { besideConnector, mainConnector } from '../rig.ts';
-import { clip, connector, onHarness, sling } from '../templates/build.ts';
+import { clip, connector, onHarness, slingPiece } from '../templates/build.ts';
 import { grown, has, type Variation } from './variation.ts';
 
 /** What is clipped beside. */
@@ -24,7 +24,7 @@ export const ATTACHED: readonly Variation[] = [
             use: 'tether',
             job: null,
             root: onHarness(first.root.person),
-            pieces: [sling('lanyard-sling'), connector('lanyard-connector')],
+            pieces: [slingPiece('lanyard-sling'), connector('lanyard-connector')],
             end: clip('lanyard-end', at),
           },
         ],

@@ -1,4 +1,4 @@
-import type { Ref } from '../../../foundations/finding/index.ts';
+import type { ElementId } from '../../../foundations/finding/index.ts';
 import { MUNTER } from '../../../things/gear/index.ts';
 import type { Attachment } from '../attachment-elements.ts';
 import type { RigPerson } from '../person-elements.ts';
@@ -10,19 +10,19 @@ import {
   device,
   fixed,
   hitch,
-  knotBelow,
+  knotBelowAttachment,
   on,
   onAnchor,
   onHarness,
   person,
-  sling,
+  slingPiece,
   straight,
   tiedIn,
 } from '../templates/build.ts';
-import { grown, has, ownDevice, strandsOf, type Variation } from './variation.ts';
+import { grown, has, ownDevice, strandsOn, type Variation } from './variation.ts';
 
 /** A hitch around the strands of the device, on the given side of it. */
-function hitchAt(setup: Setup, id: Ref, label: string, side: 'above' | 'below'): Setup | null {
+function hitchAt(setup: Setup, id: ElementId, label: string, side: 'above' | 'below'): Setup | null {
   const main = ownDevice(setup);
   if (!main || has(setup, id) || main.root.kind !== 'harness') return null;
   const below = side === 'below';
@@ -34,14 +34,14 @@ function hitchAt(setup: Setup, id: Ref, label: string, side: 'above' | 'below'):
     root: onHarness(main.root.person, below ? 'leg-loop' : 'belay-loop'),
     pieces: below
       ? [connector(id === 'below' ? 'hitchConnector' : `${id}-connector`)]
-      : [sling(`${id}-tether`), connector(`${id}-connector`)],
-    end: hitch(id === 'below' ? 'hitch' : `${id}-hitch`, strandsOf(main)),
+      : [slingPiece(`${id}-tether`), connector(`${id}-connector`)],
+    end: hitch(id === 'below' ? 'hitch' : `${id}-hitch`, strandsOn(main)),
   };
   return grown(setup, { attachments: [attachment], before: below ? {} : { [id]: main.id } });
 }
 
 /** A belayer of a second rope: the one there is, or one more person. */
-const belayerFor = (setup: Setup): { id: Ref; added: RigPerson[] } => {
+const belayerFor = (setup: Setup): { id: ElementId; added: RigPerson[] } => {
   const there = setup.persons.find((p) => p.role === 'belayer');
   return there ? { id: there.id, added: [] } : { id: 'belayer', added: [person('belayer', 'belayer')] };
 };
@@ -165,7 +165,7 @@ export const BACKUPS: readonly Variation[] = [
             use: 'backup',
             job: 'rappel-fixed',
             root: onHarness(main.root.person),
-            pieces: [sling('own-tether'), connector('own-connector')],
+            pieces: [slingPiece('own-tether'), connector('own-connector')],
             end: hitch('own-hitch', [on('rope3', 'main')]),
           },
         ],
@@ -193,7 +193,7 @@ export const BACKUPS: readonly Variation[] = [
       if (!main || has(setup, 'watched')) return null;
       const partner = setup.persons.find((p) => p.role === 'partner');
       const by = partner ?? person('partner', 'partner');
-      const [where] = strandsOf(main);
+      const [where] = strandsOn(main);
       return grown(setup, {
         persons: partner ? [] : [by],
         attachments: [
@@ -221,7 +221,7 @@ export const BACKUPS: readonly Variation[] = [
     add: (setup) => {
       const main = ownDevice(setup);
       if (!main || has(setup, 'stop-knot')) return null;
-      return grown(setup, { attachments: [knotBelow(main.end.id, strandsOf(main)[0]!)] });
+      return grown(setup, { attachments: [knotBelowAttachment(main.end.id, strandsOn(main)[0]!)] });
     },
   },
   {
@@ -250,7 +250,7 @@ export const BACKUPS: readonly Variation[] = [
             job: null,
             root: onHarness(hand, 'leg-loop'),
             pieces: [connector('brake-hitch-connector')],
-            end: hitch('brake-hitch-cord', strandsOf(belay)),
+            end: hitch('brake-hitch-cord', strandsOn(belay)),
           },
         ],
       });

@@ -1,5 +1,5 @@
 import type { Setup } from '../model.ts';
-import { ALONE } from './alone.ts';
+import { ALONE } from './self-belay-variations.ts';
 import { ATTACHED } from './attached.ts';
 import { BACKUPS } from './backups.ts';
 import { RESCUE } from './rescue.ts';

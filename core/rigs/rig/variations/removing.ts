@@ -1,4 +1,4 @@
-import type { Ref } from '../../../foundations/finding/index.ts';
+import type { ElementId } from '../../../foundations/finding/index.ts';
 import type { RigLine } from '../line-elements.ts';
 import type { RigPerson } from '../person-elements.ts';
 import type { Setup } from '../model.ts';
@@ -7,7 +7,7 @@ import { templateOf } from '../templates/index.ts';
 
 /** Something that can be taken away, by its id. */
 export interface Removable {
-  readonly id: Ref;
+  readonly id: ElementId;
   readonly label: string;
 }
 
@@ -31,7 +31,7 @@ export function removablesOf(setup: Setup): Removable[] {
  * The rig without one attachment or piece, and without what was there for it alone: what hangs on it, its line, the anchor of that line, and
  * whoever the job does not need and nothing else uses.
  */
-export function without(setup: Setup, id: Ref): Setup {
+export function without(setup: Setup, id: ElementId): Setup {
   const { tree } = setup.site;
   if (tree?.limbs.some((l) => l.id === id)) {
     const limbs = tree.limbs.filter((l) => l.id !== id);
@@ -46,7 +46,7 @@ export function without(setup: Setup, id: Ref): Setup {
   }
   const index = indexOf(setup);
   const added = linesOf(index, whole.end).filter((l) => l !== setup.lines[0] && isAdded(setup, l));
-  const gone = new Set<Ref>([
+  const gone = new Set<ElementId>([
     id,
     ...added.flatMap((l) => index.along(l.id).map((a) => a.id)),
     ...setup.attachments.flatMap((a) =>

@@ -1,4 +1,4 @@
-import type { Ref } from '../../../foundations/finding/index.ts';
+import type { ElementId } from '../../../foundations/finding/index.ts';
 import type { Attachment } from '../attachment-elements.ts';
 import type { RigPerson } from '../person-elements.ts';
 import type { Setup } from '../model.ts';
@@ -22,7 +22,7 @@ function two(setup: Setup): Two | null {
 }
 
 const added =
-  (id: Ref, make: (two: Two) => Attachment | null) =>
+  (id: ElementId, make: (two: Two) => Attachment | null) =>
   (setup: Setup): Setup | null => {
     const both = two(setup);
     const attachment = both && !has(setup, id) ? make(both) : null;

@@ -1,17 +1,17 @@
 import { JOB_FACTS } from '../../../things/gear/index.ts';
-import type { Ref } from '../../../foundations/finding/index.ts';
+import type { ElementId } from '../../../foundations/finding/index.ts';
 import type { Attachment } from '../attachment-elements.ts';
 import type { Setup } from '../model.ts';
 import { templateOf } from '../templates/index.ts';
-import { clip, device, onHarness, sling } from '../templates/build.ts';
-import { grown, has, ownDevice, strandsOf, type Variation } from './variation.ts';
+import { clip, device, onHarness, slingPiece } from '../templates/build.ts';
+import { grown, has, ownDevice, strandsOn, type Variation } from './variation.ts';
 
 /** What somebody in a tree goes up a line on that does not move; null in other jobs. */
 const onLine = (setup: Setup): Attachment | null =>
   JOB_FACTS[setup.job].up === 'stationary-line' ? ownDevice(setup) : null;
 
 const aid =
-  (id: Ref, make: (main: Attachment, person: Ref) => Attachment) =>
+  (id: ElementId, make: (main: Attachment, person: ElementId) => Attachment) =>
   (setup: Setup): Setup | null => {
     const main = onLine(setup);
     if (!main || main.root.kind !== 'harness' || has(setup, id)) return null;
@@ -39,7 +39,7 @@ export const TREES: readonly Variation[] = [
       use: 'aid',
       job: null,
       root: onHarness(person, 'chest'),
-      pieces: [{ ...sling('chest-strap'), method: 'girth' }],
+      pieces: [{ ...slingPiece('chest-strap'), method: 'girth' }],
       end: clip('chest-tether-end', main.end.id),
     })),
   },
@@ -57,8 +57,8 @@ export const TREES: readonly Variation[] = [
       use: 'aid',
       job: null,
       root: onHarness(person, 'knee'),
-      pieces: [{ ...sling('knee-strap'), method: 'girth' }],
-      end: device('knee-ascender-device', strandsOf(main), null),
+      pieces: [{ ...slingPiece('knee-strap'), method: 'girth' }],
+      end: device('knee-ascender-device', strandsOn(main), null),
     })),
   },
   {
@@ -76,7 +76,7 @@ export const TREES: readonly Variation[] = [
       job: null,
       root: onHarness(person, 'foot'),
       pieces: [],
-      end: device('foot-ascender-device', strandsOf(main), null),
+      end: device('foot-ascender-device', strandsOn(main), null),
     })),
   },
   {
@@ -93,8 +93,8 @@ export const TREES: readonly Variation[] = [
       use: 'aid',
       job: null,
       root: onHarness(person, 'chest'),
-      pieces: [{ ...sling('chest-ascender-strap'), method: 'girth' }],
-      end: device('chest-ascender-device', strandsOf(main), null),
+      pieces: [{ ...slingPiece('chest-ascender-strap'), method: 'girth' }],
+      end: device('chest-ascender-device', strandsOn(main), null),
     })),
   },
   {

@@ -1,4 +1,4 @@
-import type { Ref } from '../../../foundations/finding/index.ts';
+import type { ElementId } from '../../../foundations/finding/index.ts';
 import type { Attachment } from '../attachment-elements.ts';
 import type { RigAnchor, RigLine } from '../line-elements.ts';
 import type { RigPerson } from '../person-elements.ts';
@@ -51,7 +51,7 @@ export interface Parts {
   readonly lines?: readonly RigLine[];
   readonly attachments: readonly Attachment[];
   /** Attachments that come directly before another one along its line. */
-  readonly before?: Readonly<Record<Ref, Ref>>;
+  readonly before?: Readonly<Record<ElementId, ElementId>>;
 }
 
 /** The rig with these parts; on each line what is new goes to the end, or before what it is said to come before. */
@@ -59,7 +59,7 @@ export function grown(
   setup: Setup,
   { persons = [], anchors = [], lines = [], attachments, before = {} }: Parts,
 ): Setup {
-  const along: Record<Ref, Ref[]> = { ...setup.along };
+  const along: Record<ElementId, ElementId[]> = { ...setup.along };
   for (const a of attachments) {
     if (a.end.kind === 'clip') continue;
     for (const { line } of a.end.on) {
@@ -79,7 +79,7 @@ export function grown(
   };
 }
 
-export const has = (setup: Setup, id: Ref) => setup.attachments.some((a) => a.id === id);
+export const has = (setup: Setup, id: ElementId) => setup.attachments.some((a) => a.id === id);
 /** The device that somebody goes down on, or up by, on a line of their own; not one that belays another. */
 export function ownDevice(setup: Setup): Attachment | null {
   const index = indexOf(setup);
@@ -89,4 +89,4 @@ export function ownDevice(setup: Setup): Attachment | null {
     ) ?? null
   );
 }
-export const strandsOf = (a: Attachment) => (a.end.kind === 'clip' ? [] : a.end.on);
+export const strandsOn = (a: Attachment) => (a.end.kind === 'clip' ? [] : a.end.on);

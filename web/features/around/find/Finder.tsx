@@ -1,9 +1,9 @@
 import { Search } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { onSearchKey } from '../../../app/search-key';
-import { part } from '../../../ui/part';
+import { lazyPart } from '../../../ui/part';
 
-const Palette = part('The search', () => import('./Palette').then((m) => m.Palette));
+const Palette = lazyPart('The search', () => import('./Palette').then((m) => m.Palette));
 
 /** The button that finds everything, and its key. */
 export function Finder() {

@@ -4,8 +4,8 @@ import {
   FOUR,
   mayBeAccepted,
   partnersCheck,
-  SYSTEMS,
-  systemOf,
+  CHECK_PARTS,
+  checkPartOf,
   type CheckItem,
 } from '@core/answers/check';
 import { fillTemplate } from '@core/foundations/finding';
@@ -41,10 +41,10 @@ const KIND_WORDS = {
 
 /** Which of the four systems that two partners go through, or what comes after them. */
 function systemWords(item: CheckItem): string {
-  const system = systemOf(item);
+  const system = checkPartOf(item);
   const place = FOUR.indexOf(system);
   if (item.kind === 'open-finding') return KIND_WORDS[item.kind];
-  return place < 0 ? SYSTEMS[system] : `${SYSTEMS[system]}, ${place + 1} of ${FOUR.length}`;
+  return place < 0 ? CHECK_PARTS[system] : `${CHECK_PARTS[system]}, ${place + 1} of ${FOUR.length}`;
 }
 
 /** One person's half of the check: what to look at and touch, and what was seen. */

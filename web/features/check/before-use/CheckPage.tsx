@@ -1,5 +1,5 @@
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
-import { partnersCheck, systemOf } from '@core/answers/check';
+import { partnersCheck, checkPartOf } from '@core/answers/check';
 import {
   checkers,
   confirmers,
@@ -115,7 +115,7 @@ function RunningCheck({ record }: { record: CheckRecord }) {
               <div className="flex gap-0.5">
                 {record.items.map((i, place) => {
                   const { state } = itemStatus(record, i);
-                  const next = place > 0 && systems && systemOf(i) !== systemOf(record.items[place - 1]!);
+                  const next = place > 0 && systems && checkPartOf(i) !== checkPartOf(record.items[place - 1]!);
                   return (
                     <span
                       key={i.id}

@@ -6,9 +6,9 @@ import type { Assessment } from '@core/answers/assess';
 import type { Setup } from '@core/rigs/rig';
 import { usePlace } from '../../../app/place';
 import { useWorkspace } from '../../../store/hooks';
-import { part } from '../../../ui/part';
+import { lazyPart } from '../../../ui/part';
 
-const StartDialog = part('The start of the check', () => import('./StartDialog').then((m) => m.StartDialog));
+const StartDialog = lazyPart('The start of the check', () => import('./StartDialog').then((m) => m.StartDialog));
 
 /** Leads to the check made from this set-up. A set-up with a Stop is put right first, one that lacks a part is completed. */
 export function StartCheck({ setup, assessment }: { setup: Setup; assessment: Assessment }) {

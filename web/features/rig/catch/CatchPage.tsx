@@ -31,7 +31,7 @@ import { useAppDispatch, useWorkspace } from '../../../store/hooks';
 import { edited } from '../../../store/workspace-slice';
 import { SchemaField } from '../../../ui/SchemaField';
 import { WorkProgress } from '../../../ui/WorkProgress';
-import { part } from '../../../ui/part';
+import { lazyPart } from '../../../ui/part';
 import { SEVERITY_TEXT, SEVERITY_WASH, SeverityMark } from '../../../ui/SeverityMark';
 import { useCatch } from '../../../workers/useCatch';
 import { FindingList } from '../setups/FindingList';
@@ -40,8 +40,8 @@ import { CatchDrawing } from './CatchDrawing';
 import { RemedyTable } from './RemedyTable';
 import { useFallQuestion } from './useFallQuestion';
 
-const ForceTime = part('The chart', () => import('./CatchCharts').then((m) => m.ForceTime));
-const Spread = part('The chart', () => import('./CatchCharts').then((m) => m.Spread));
+const ForceTime = lazyPart('The chart', () => import('./CatchCharts').then((m) => m.ForceTime));
+const Spread = lazyPart('The chart', () => import('./CatchCharts').then((m) => m.Spread));
 
 export function CatchPage() {
   const { setupId } = useParams();

@@ -10,7 +10,7 @@ import { usePreferences } from '../../../app/preferences';
 import { useWorkspace } from '../../../store/hooks';
 import { SeverityMark } from '../../../ui/SeverityMark';
 import { CombinationPicture } from '../../../drawing/CombinationPicture';
-import { Glance } from './Glance';
+import { FirstFacts } from './FirstFacts';
 import { marginsOf } from './margins';
 
 /** "Usnea 60 in Stile eight", or both ropes; what was there already is not named again. */
@@ -101,7 +101,7 @@ export function CombinationRow({
             </span>
           )}
         </p>
-        <Glance assessment={assessment} />
+        <FirstFacts assessment={assessment} />
         {details && (
           <details>
             <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">How it goes together</summary>

@@ -9,7 +9,7 @@ import { useWorkspace } from '../../../store/hooks';
 import { SeverityMark } from '../../../ui/SeverityMark';
 import { combinationKey } from './combination-key';
 import { combinationName } from './CombinationRow';
-import { Glance } from './Glance';
+import { FirstFacts } from './FirstFacts';
 import { marginsOf } from './margins';
 
 /** At most so many stand beside each other. */
@@ -60,7 +60,7 @@ export function Compare({ open, chosen, onTake }: CompareProps) {
                 <h3 className="text-lg font-semibold">{title}</h3>
               </div>
               <SeverityMark severity={assessment.verdict} withWord />
-              <Glance narrow assessment={assessment} />
+              <FirstFacts narrow assessment={assessment} />
               <ul className="grid gap-1">
                 {own.slice(0, 6).map((f) => (
                   <li key={f.says} className="flex items-start gap-2">

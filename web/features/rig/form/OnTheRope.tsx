@@ -1,10 +1,10 @@
 import {
   isFootLoop,
   ropeWalkFigures,
-  soloCurves,
+  selfBelayCurves,
   strokeFigures,
   type RopeWalkFigures,
-  type SoloCurve,
+  type SelfBelayCurve,
 } from '@core/rigs/pairs';
 import type { Finding } from '@core/foundations/finding';
 import { contextOf } from '@core/rigs/elements';
@@ -15,27 +15,27 @@ import { deviceOf, ropesIn, indexOf, type Setup } from '@core/rigs/rig';
 import { usePlace } from '../../../app/place';
 import { keepAll } from '../../../store/edits';
 import { useWorkspace } from '../../../store/hooks';
-import { part } from '../../../ui/part';
+import { lazyPart } from '../../../ui/part';
 import { useUndoable } from '../../../ui/useUndoable';
 import type { Captures as CapturesView } from './Captures';
 import { gripsIn, RopeOrder } from './RopeOrder';
 import { StrokeDrawing } from './StrokeDrawing';
 
-const ThirdHand = part<{ setup: Setup }>('The third hand', () => import('./ThirdHand').then((m) => m.ThirdHand));
+const ThirdHand = lazyPart<{ setup: Setup }>('The third hand', () => import('./ThirdHand').then((m) => m.ThirdHand));
 
-const RopeWalkLengths = part<{ figures: RopeWalkFigures }>('Lengths', () =>
-  import('./RopeWalkLengths').then((m) => m.RopeWalkLengths),
+const RopeWalkLengths = lazyPart<{ figures: RopeWalkFigures }>('Lengths', () =>
+  import('./RopeWalkFigure').then((m) => m.RopeWalkFigure),
 );
 
-const SoloChart = part<{ curve: SoloCurve }>('The chart of a fall', () =>
-  import('./SoloChart').then((m) => m.SoloChart),
+const SoloChart = lazyPart<{ curve: SelfBelayCurve }>('The chart of a fall', () =>
+  import('./SelfBelayChart').then((m) => m.SelfBelayChart),
 );
 
-const Captures = part<ComponentProps<typeof CapturesView>>('The comparison', () =>
+const Captures = lazyPart<ComponentProps<typeof CapturesView>>('The comparison', () =>
   import('./Captures').then((m) => m.Captures),
 );
 
-const BenchTests = part<{ setup: Setup }>('Own tries', () => import('./BenchTests').then((m) => m.BenchTests));
+const BenchTests = lazyPart<{ setup: Setup }>('Own tries', () => import('./BenchTests').then((m) => m.BenchTests));
 
 interface OnTheRopeProps {
   readonly setup: Setup;
@@ -100,7 +100,7 @@ export function OnTheRope({ setup, findings, onChange }: OnTheRopeProps) {
       })}
       {JOB_FACTS[setup.job].casualty && <ThirdHand setup={setup} />}
       {walk && <RopeWalkLengths figures={walk} />}
-      {soloCurves(ctx).map((curve) => (
+      {selfBelayCurves(ctx).map((curve) => (
         <SoloChart key={curve.ref} curve={curve} />
       ))}
     </>

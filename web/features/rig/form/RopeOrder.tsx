@@ -8,8 +8,8 @@ import {
 import { CSS } from '@dnd-kit/utilities';
 import { ArrowDown, ArrowUp, GripVertical } from 'lucide-react';
 import { gripHeights } from '@core/rigs/pairs';
-import type { Finding, Ref } from '@core/foundations/finding';
-import { contextOf, gripsAlone } from '@core/rigs/elements';
+import type { Finding, ElementId } from '@core/foundations/finding';
+import { contextOf, gripsByItself } from '@core/rigs/elements';
 import { deviceOf, withOrder, type Attachment, type Setup } from '@core/rigs/rig';
 import { isSpread, printInterval, printQuantity, type Interval, type UnitSystem } from '@core/foundations/units';
 import { usePreferences } from '../../../app/preferences';
@@ -26,7 +26,7 @@ interface RopeOrderProps {
 
 interface Grip {
   readonly attachment: Attachment;
-  readonly line: Ref;
+  readonly line: ElementId;
   /** Lower and upper end above the belay loop, mm; guessed while a length is not known. */
   readonly bottomMm: number;
   readonly topMm: number;
@@ -41,7 +41,7 @@ interface Grip {
 export function gripsIn(setup: Setup, findings: readonly Finding[]): Grip[] {
   const ctx = contextOf(setup);
   return setup.lines.flatMap((line) => {
-    const order = ctx.index.along(line.id).filter((a) => gripsAlone(a, ctx));
+    const order = ctx.index.along(line.id).filter((a) => gripsByItself(a, ctx));
     let roomMm = Number.POSITIVE_INFINITY;
     return order.map((attachment, i): Grip => {
       const at = gripHeights(attachment, ctx);
@@ -100,12 +100,12 @@ export function RopeOrder({ setup, findings, onChange }: RopeOrderProps) {
   );
 }
 
-function Drawn({ grips, lines }: { grips: readonly Grip[]; lines: readonly Ref[] }) {
+function Drawn({ grips, lines }: { grips: readonly Grip[]; lines: readonly ElementId[] }) {
   const { system } = usePreferences();
   const mostMm = Math.max(450, ...grips.map((g) => g.topMm + 60));
   const scale = (HEIGHT - 60) / mostMm;
   const y = (mm: number) => HEIGHT - 36 - mm * scale;
-  const xOf = (line: Ref) => ROPES_X[lines.indexOf(line)] ?? 165;
+  const xOf = (line: ElementId) => ROPES_X[lines.indexOf(line)] ?? 165;
   const loop = vec(205, HEIGHT - 30);
   const lengthOf = ({ guessed, slack, bottomMm }: Grip) =>
     guessed ? 'length not known' : slack ? 'tether slack' : printQuantity(bottomMm, 'lengthMm', system);
@@ -197,7 +197,7 @@ const inTwo = (value: Interval, system: UnitSystem): string[] => {
 interface OrderedProps {
   readonly title: string;
   readonly grips: readonly Grip[];
-  readonly onMove: (id: Ref, to: number) => void;
+  readonly onMove: (id: ElementId, to: number) => void;
 }
 
 function Ordered({ title, grips, onMove }: OrderedProps) {

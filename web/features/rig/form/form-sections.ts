@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { Ref } from '@core/foundations/finding';
+import type { ElementId } from '@core/foundations/finding';
 import { linksOf } from '@core/rigs/pairs';
 import { JOB_FACTS, traitsOf } from '@core/things/gear';
 import {
@@ -53,45 +53,45 @@ import {
 } from '@core/rigs/rig';
 
 /** Something to be chosen from the locker, or to be said. */
-export type Field =
+export type FormField =
   | { readonly kind: 'slot'; readonly slot: Slot }
   | {
       readonly kind: 'fact';
       /** Element that it belongs to, and which of its facts. */
-      readonly ref: Ref;
+      readonly ref: ElementId;
       readonly key: string;
       readonly schema: z.ZodType;
       /** Where the label of the schema would stand twice on the page. */
       readonly label?: string;
     }
-  | { readonly kind: 'point'; readonly attachment: Ref };
+  | { readonly kind: 'point'; readonly attachment: ElementId };
 
 export interface Section {
   readonly id: string;
   readonly title: string;
   /** What stands beside the title while it is folded. */
   readonly note: string;
-  readonly fields: readonly Field[];
+  readonly fields: readonly FormField[];
 }
 
-const fact = (ref: Ref, shape: Readonly<Record<string, z.ZodType>>, key: string, label?: string): Field => ({
+const fact = (ref: ElementId, shape: Readonly<Record<string, z.ZodType>>, key: string, label?: string): FormField => ({
   kind: 'fact',
   ref,
   key,
   schema: shape[key]!,
   ...(label === undefined ? {} : { label }),
 });
-const facts = (ref: Ref, shape: Readonly<Record<string, z.ZodType>>, ...keys: string[]) =>
+const facts = (ref: ElementId, shape: Readonly<Record<string, z.ZodType>>, ...keys: string[]) =>
   keys.map((key) => fact(ref, shape, key));
 
 /** The whole form of a rig, in the order in which one rigs: people, site, ropes, then each attachment. What does not apply is not asked. */
 export function formSections(setup: Setup): Section[] {
   const slots = new Map(slotsOf(setup).map((s) => [s.ref, s]));
-  const slot = (ref: Ref): Field[] => {
+  const slot = (ref: ElementId): FormField[] => {
     const found = slots.get(ref);
     return found ? [{ kind: 'slot', slot: found }] : [];
   };
-  const nameAt = (ref: Ref) => slots.get(ref)?.item?.name ?? 'not chosen';
+  const nameAt = (ref: ElementId) => slots.get(ref)?.item?.name ?? 'not chosen';
   return [
     {
       id: 'people',
@@ -164,7 +164,7 @@ export function formSections(setup: Setup): Section[] {
 }
 
 /** What is asked in a tree; of several limbs each one is named. */
-function ofTree(setup: Setup, { limbs }: Tree): Field[] {
+function ofTree(setup: Setup, { limbs }: Tree): FormField[] {
   const goes = limbs.some((limb) => limb.outM !== 0);
   const asked = Object.keys(treeSchema.shape).filter(
     (key) =>
@@ -172,7 +172,7 @@ function ofTree(setup: Setup, { limbs }: Tree): Field[] {
       (key !== 'comingBack' || goes) &&
       (key !== 'eyes' || JOB_FACTS[setup.job].up === 'moving-line'),
   );
-  const ofLimb = (limb: Limb, i: number): Field[] => {
+  const ofLimb = (limb: Limb, i: number): FormField[] => {
     const of = (text: string) => (limbs.length === 1 ? undefined : `${text}, limb ${i + 1}`);
     const { shape } = limbSchema;
     return [
@@ -189,7 +189,7 @@ function ofTree(setup: Setup, { limbs }: Tree): Field[] {
 }
 
 /** What is seen of a person; of somebody who is not chosen nothing is asked. */
-function ofPerson(setup: Setup, p: RigPerson): Field[] {
+function ofPerson(setup: Setup, p: RigPerson): FormField[] {
   if (!p.item) return [];
   const index = indexOf(setup);
   const belays = setup.attachments.some(
@@ -211,7 +211,7 @@ function ofPerson(setup: Setup, p: RigPerson): Field[] {
 }
 
 /** How the rope lies in a device, as far as this device has it. */
-function threading(setup: Setup, a: Attachment, of: (text: string) => string | undefined): Field[] {
+function threading(setup: Setup, a: Attachment, of: (text: string) => string | undefined): FormField[] {
   const item = deviceOf(a)?.item;
   if (!item) return [];
   const { tied, tuned } = traitsOf(item.family);
@@ -240,9 +240,15 @@ function threading(setup: Setup, a: Attachment, of: (text: string) => string | u
   ];
 }
 
-type SlotOf = (ref: Ref) => Field[];
+type SlotOf = (ref: ElementId) => FormField[];
 
-function lineSection(setup: Setup, line: RigLine, i: number, slot: SlotOf, nameAt: (ref: Ref) => string): Section {
+function lineSection(
+  setup: Setup,
+  line: RigLine,
+  i: number,
+  slot: SlotOf,
+  nameAt: (ref: ElementId) => string,
+): Section {
   const title = i === 0 ? 'Rope' : i === 1 ? 'Second rope' : `Rope ${i + 1}`;
   if (line.kind === 'doubled') {
     const joined = line.use === 'joined';
@@ -285,21 +291,21 @@ function lineSection(setup: Setup, line: RigLine, i: number, slot: SlotOf, nameA
   };
 }
 
-function gate(piece: ConnectorPiece, name: string): Field[] {
+function gate(piece: ConnectorPiece, name: string): FormField[] {
   return [
     fact(piece.id, connectorPieceSchema.shape, 'gate', `Gate of the ${name}`),
     fact(piece.id, connectorPieceSchema.shape, 'faces', `The gate of the ${name} faces`),
   ];
 }
 
-function attachmentSections(setup: Setup, a: Attachment, slot: SlotOf, nameAt: (ref: Ref) => string): Section[] {
+function attachmentSections(setup: Setup, a: Attachment, slot: SlotOf, nameAt: (ref: ElementId) => string): Section[] {
   const index = indexOf(setup);
   const connector = mainConnector(a);
   const sling = slingOf(a);
   // The sling of a rappel is its extension; whatever else hangs on a sling has it as its own.
   const extended = a.id === 'main';
   const label = a.label.toLowerCase();
-  const slingFields: Field[] =
+  const slingFields: FormField[] =
     sling?.kind === 'sling'
       ? [
           ...slot(sling.id),

@@ -10,7 +10,7 @@ import { changeSetup } from '../../../store/edits';
 import { useAppDispatch, useWorkspace } from '../../../store/hooks';
 import { edited } from '../../../store/workspace-slice';
 import { WorkProgress } from '../../../ui/WorkProgress';
-import { Answer } from '../form/Answer';
+import { FactAnswer } from '../form/FactAnswer';
 import { useSearch } from '../form/useSearch';
 
 export function ChoosePage() {
@@ -51,7 +51,7 @@ function Proposals({ setup: current }: { setup: Setup }) {
       <WorkProgress state={state} says={(done) => `${done} sets of ropes done`} onStop={stop} onAgain={again} />
       {state.kind === 'done' && (
         <div className="mt-5">
-          <Answer open={setup} answer={state.result} onTake={onTake} />
+          <FactAnswer open={setup} answer={state.result} onTake={onTake} />
         </div>
       )}
       <Link className="btn mt-6" to="../.." relative="path">

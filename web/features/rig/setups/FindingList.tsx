@@ -3,10 +3,10 @@ import { useEffect, useRef } from 'react';
 import { renderFinding, type Finding } from '@core/foundations/finding';
 import { usePreferences } from '../../../app/preferences';
 import { SEVERITY_WASH, SeverityMark } from '../../../ui/SeverityMark';
-import { part } from '../../../ui/part';
+import { lazyPart } from '../../../ui/part';
 
 // The register of sources is read by few, and large.
-const SourceTitles = part('The list of sources', () => import('./SourceTitles').then((m) => m.SourceTitles));
+const SourceTitles = lazyPart('The list of sources', () => import('./SourceTitles').then((m) => m.SourceTitles));
 
 interface FindingListProps {
   readonly findings: readonly Finding[];

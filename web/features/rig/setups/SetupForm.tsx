@@ -3,7 +3,7 @@ import { ChevronDown } from 'lucide-react';
 import { useId, useState, type ReactNode } from 'react';
 import { Link, useLocation } from 'react-router';
 import type { z } from 'zod';
-import type { Ref } from '@core/foundations/finding';
+import type { ElementId } from '@core/foundations/finding';
 import type { Slot } from '@core/rigs/elements';
 import { elementAt, POINTS, withFields, withItem, type Setup } from '@core/rigs/rig';
 import { usePlace } from '../../../app/place';
@@ -12,7 +12,7 @@ import type { Into } from '../../../store/edits';
 import { fieldLeft } from '../../../store/workspace-slice';
 import { SchemaField } from '../../../ui/SchemaField';
 import { KINDS } from '../../take/locker/kinds';
-import { formSections, type Field } from '../form/form-sections';
+import { formSections, type FormField } from '../form/form-sections';
 import { AddAndTake } from '../form/AddAndTake';
 import { useWords } from '../../../app/preferences';
 
@@ -40,7 +40,7 @@ export function SetupForm({ setup, onChange }: SetupFormProps) {
   );
 }
 
-const keyOf = (field: Field): string =>
+const keyOf = (field: FormField): string =>
   field.kind === 'slot'
     ? `slot/${field.slot.ref}`
     : field.kind === 'fact'
@@ -64,7 +64,7 @@ function Section({ id, title, note, children }: { id: string; title: string; not
   );
 }
 
-function OneField({ field, setup, onChange }: SetupFormProps & { field: Field }) {
+function OneField({ field, setup, onChange }: SetupFormProps & { field: FormField }) {
   if (field.kind === 'slot') return <SlotField slot={field.slot} setup={setup} onChange={onChange} />;
   if (field.kind === 'point') return <PointField attachment={field.attachment} setup={setup} onChange={onChange} />;
   const { ref, key, schema, label } = field;
@@ -107,7 +107,7 @@ function LiveField({ schema, label, value, onValid }: LiveFieldProps) {
 }
 
 /** Where on the harness an attachment hangs. */
-function PointField({ attachment, setup, onChange }: SetupFormProps & { attachment: Ref }) {
+function PointField({ attachment, setup, onChange }: SetupFormProps & { attachment: ElementId }) {
   const inWords = useWords();
   const id = useId();
   const a = setup.attachments.find((x) => x.id === attachment);

@@ -7,13 +7,13 @@ import { changeSetup } from '../../../store/edits';
 import { useAppDispatch, useWorkspace } from '../../../store/hooks';
 import { edited } from '../../../store/workspace-slice';
 import { NameField } from '../../../ui/NameField';
-import { part } from '../../../ui/part';
+import { lazyPart } from '../../../ui/part';
 
 // The engines and the drawings follow: first one sees which set-up it is, and with what.
-const SetupView = part('This set-up', () => import('./SetupView').then((m) => m.SetupView), {
+const SetupView = lazyPart('This set-up', () => import('./SetupView').then((m) => m.SetupView), {
   waiting: ({ setup }) => <AtFirst setup={setup} />,
 });
-const SetupActions = part('The actions', () => import('./SetupActions').then((m) => m.SetupActions));
+const SetupActions = lazyPart('The actions', () => import('./SetupActions').then((m) => m.SetupActions));
 
 export function SetupPage() {
   const { setupId } = useParams();

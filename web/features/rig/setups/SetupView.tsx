@@ -10,17 +10,19 @@ import { printDay } from '../../../ui/dates';
 import { SEVERITY_WORDS, SeverityMark } from '../../../ui/SeverityMark';
 import { StartCheck } from '../../check/before-use/StartCheck';
 import { VerdictBanner, verdictSentence } from './VerdictBanner';
-import { part } from '../../../ui/part';
-import { Way } from './Way';
+import { lazyPart } from '../../../ui/part';
+import { WayThroughRow } from './WayThroughRow';
 
-const FindingList = part('The list of findings', () => import('./FindingList').then((m) => m.FindingList));
-const Schools = part('The questions on which practice differs', () => import('./Schools').then((m) => m.Schools));
-const StepsLink = part('The link to the order of steps', () => import('./StepsLink').then((m) => m.StepsLink));
-const SetupForm = part('The form', () => import('./SetupForm').then((m) => m.SetupForm));
+const FindingList = lazyPart('The list of findings', () => import('./FindingList').then((m) => m.FindingList));
+const Schools = lazyPart('The questions on which practice differs', () => import('./Schools').then((m) => m.Schools));
+const StepsLink = lazyPart('The link to the order of steps', () => import('./StepsLink').then((m) => m.StepsLink));
+const SetupForm = lazyPart('The form', () => import('./SetupForm').then((m) => m.SetupForm));
 
-const OnTheRope = part('What is along the rope', () => import('../form/OnTheRope').then((m) => m.OnTheRope));
+const OnTheRope = lazyPart('What is along the rope', () => import('../form/OnTheRope').then((m) => m.OnTheRope));
 
-const Sharpen = part('What would sharpen it', () => import('../form/Sharpen').then((m) => m.Sharpen));
+const Sharpen = lazyPart('What would sharpen it', () =>
+  import('../form/MostWorthKnowing').then((m) => m.MostWorthKnowing),
+);
 
 const PANELS = { drawing: 'Drawing', findings: 'Findings', form: 'Change' } as const;
 type Panel = keyof typeof PANELS;
@@ -45,7 +47,7 @@ export function SetupView({ setup, change }: { setup: Setup; change: (next: Setu
   return (
     <>
       <VerdictBanner assessment={assessment} action={<StartCheck setup={setup} assessment={assessment} />} />
-      <Way setup={setup} assessment={assessment} onForm={() => setPanel('form')} />
+      <WayThroughRow setup={setup} assessment={assessment} onForm={() => setPanel('form')} />
       <WhatIsOpen setup={setup} verdict={assessment.verdict} onForm={() => setPanel('form')} />
       <div
         className="mt-3 grid grid-cols-3 overflow-hidden rounded-lg border border-line-2 lg:hidden"

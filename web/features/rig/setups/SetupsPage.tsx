@@ -12,10 +12,10 @@ import { nextAction } from '../../../store/next-action';
 import { engineInTurns } from './engine/in-turns';
 import { KINDS } from '../../take/locker/kind-names';
 import { LongList } from '../../../ui/LongList';
-import { part } from '../../../ui/part';
+import { lazyPart } from '../../../ui/part';
 
 // The engine is large: the list stands first, the verdicts follow.
-const SetupVerdict = part(
+const SetupVerdict = lazyPart(
   'The verdict',
   async () => {
     await engineInTurns();
@@ -25,8 +25,8 @@ const SetupVerdict = part(
 );
 
 // What one opens, and what comes now and then.
-const WhatToDo = part('What one can do', () => import('./WhatToDo').then((m) => m.WhatToDo));
-const CopyReminder = part(
+const WhatToDo = lazyPart('What one can do', () => import('./WhatToDo').then((m) => m.WhatToDo));
+const CopyReminder = lazyPart(
   'The reminder',
   () => import('../../around/settings/CopyReminder').then((m) => m.CopyReminder),
   {

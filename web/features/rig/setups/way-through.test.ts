@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoWorkspace, SETUPS } from '@core/samples';
 import { notRigged, withItem, type Setup } from '@core/rigs/rig';
-import { notSaid, notTaken, STAGE_IDS, wayThrough } from './way-through';
+import { countUnobserved, notTaken, STAGE_IDS, wayThrough } from './way-through';
 
 /** Without a Stop, unless one is named. */
 const way = (of: Setup, data: Parameters<typeof wayThrough>[1], stops = 0) => wayThrough(of, data, stops);
@@ -21,10 +21,10 @@ describe('the way through', () => {
     expect(notTaken(empty)).toBe(1);
     expect(way(empty, none)).toMatchObject({ next: 'take', says: '1 place is empty.' });
     const open = notRigged(setup);
-    expect(notSaid(open)).toBeGreaterThan(1);
+    expect(countUnobserved(open)).toBeGreaterThan(1);
     expect(way(open, none).next).toBe('rig');
     expect(way(open, none).says).toMatch(/^\d+ facts about the rig are not said/);
-    expect(notSaid(setup)).toBe(0);
+    expect(countUnobserved(setup)).toBe(0);
     expect(way(setup, none)).toMatchObject({ next: 'check', says: 'Nobody has checked it yet.' });
   });
   it('a Stop is put right before anything is checked', () => {

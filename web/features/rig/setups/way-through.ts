@@ -18,7 +18,7 @@ export const STAGE_IDS = Object.keys(STAGES) as Stage[];
 export const notTaken = (setup: Setup): number => slotsOf(setup).filter((s) => s.item === null && !s.optional).length;
 
 /** Facts of the rig that are seen at the rope, and that nobody has said: what a plan takes as it is meant to be. */
-export function notSaid(setup: Setup): number {
+export function countUnobserved(setup: Setup): number {
   const meant = new Map(fieldsOf(wellRigged(setup)).map((f) => [f.path, f.now]));
   return fieldsOf(setup).filter((f) => f.now === f.open && meant.get(f.path) !== f.now).length;
 }
@@ -43,7 +43,7 @@ export function wayThrough(
   { checks, uses, sequences }: Pick<Workspace, 'checks' | 'uses' | 'sequences'>,
   stops: number,
 ): WayThrough {
-  const [missing, unsaid] = [notTaken(setup), notSaid(setup)];
+  const [missing, unsaid] = [notTaken(setup), countUnobserved(setup)];
   const checked = checks
     .filter((c) => c.setup.id === setup.id && c.outcome === 'complete' && (c.endedAt ?? '') >= setup.updatedAt)
     .map((c) => c.endedAt!)

@@ -13,7 +13,7 @@ import { edited } from '../../../store/workspace-slice';
 import { SchemaField } from '../../../ui/SchemaField';
 import { WorkProgress } from '../../../ui/WorkProgress';
 import { SideBySide } from '../fit/SideBySide';
-import { Answer } from '../../rig/form/Answer';
+import { FactAnswer } from '../../rig/form/FactAnswer';
 import { combinationName } from '../../rig/form/CombinationRow';
 import { useSearch } from '../../rig/form/useSearch';
 import { heightSchema, useQuestion, weatherSchema } from './useQuestion';
@@ -124,7 +124,7 @@ export function PlanPage() {
           )}
           <WorkProgress state={state} says={(done) => `${done} sets of ropes done`} onStop={stop} onAgain={again} />
           {state.kind === 'done' && (
-            <Answer key={question.template} open={open} answer={state.result} onTake={onTake} />
+            <FactAnswer key={question.template} open={open} answer={state.result} onTake={onTake} />
           )}
           <p className="mt-6 text-sm text-ink-2">
             Judged as if everything were rigged as it should be; what is taken becomes a set-up, where the rest is said

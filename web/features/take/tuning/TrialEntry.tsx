@@ -7,7 +7,7 @@ import { printQuantity } from '@core/foundations/units';
 import { usePreferences, useWords } from '../../../app/preferences';
 import { draftStore } from '../../../ui/draft';
 import { SchemaField } from '../../../ui/SchemaField';
-import { STAGES, type Stage } from './trial-stages';
+import { TRIAL_STAGES, type TrialStage } from './trial-stages';
 
 const { creepMm, bounceMm, handForceN, dragN, releases, massKg, weather } = tuningTrialSchema.shape;
 const draftSchema = z.strictObject({
@@ -49,7 +49,7 @@ export function TrialEntry({ draftKey, setting, massKg: usual, onWrite }: TrialE
   };
   const verdict = trialVerdict(draft);
   const faults = trialFaults(draft);
-  const open = STAGES.find((s) => draft[s.key] === null);
+  const open = TRIAL_STAGES.find((s) => draft[s.key] === null);
   const done = open === undefined && draft.releases !== 'unknown';
   const over = verdict === 'slips' || verdict === 'drags' || verdict === 'neither';
   const write = () => {
@@ -81,7 +81,7 @@ export function TrialEntry({ draftKey, setting, massKg: usual, onWrite }: TrialE
         </div>
       </details>
       <ol className="mt-4 grid gap-3">
-        {STAGES.map((stage) => {
+        {TRIAL_STAGES.map((stage) => {
           const value = draft[stage.key];
           if (value === null && (stage !== open || over)) return null;
           return value !== null ? (
@@ -147,7 +147,7 @@ function Answer({ children, onClick }: { children: React.ReactNode; onClick: () 
   );
 }
 
-function OneStage({ stage, onAnswer }: { stage: Stage; onAnswer: (value: number) => void }) {
+function OneStage({ stage, onAnswer }: { stage: TrialStage; onAnswer: (value: number) => void }) {
   const words = useWords();
   const { system } = usePreferences();
   return (

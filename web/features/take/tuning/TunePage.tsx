@@ -26,13 +26,13 @@ import { useWords } from '../../../app/preferences';
 import { useTitle } from '../../../app/useTitle';
 import { saveItem } from '../../../store/edits';
 import { useWorkspace } from '../../../store/hooks';
-import { part } from '../../../ui/part';
+import { lazyPart } from '../../../ui/part';
 import { SchemaField } from '../../../ui/SchemaField';
 import { useUndoable } from '../../../ui/useUndoable';
 import { useWakeLock } from '../../../ui/useWakeLock';
 import { TrialEntry } from './TrialEntry';
 
-const TuningHistory = part<{ device: Device; onRemove: (id: string) => void }>('The history', () =>
+const TuningHistory = lazyPart<{ device: Device; onRemove: (id: string) => void }>('The history', () =>
   import('./TuningHistory').then((m) => m.TuningHistory),
 );
 

@@ -2,7 +2,7 @@ import type { TrialResult } from '@core/things/tuning';
 import type { Quantity } from '@core/foundations/units';
 
 /** One thing that is done in a trial, with the answers that a thumb can give; the first one is the best. */
-export interface Stage {
+export interface TrialStage {
   readonly key: Exclude<keyof TrialResult, 'releases'>;
   readonly does: string;
   readonly see: string;
@@ -12,7 +12,7 @@ export interface Stage {
   readonly answers: readonly (readonly [value: number, words: string])[];
 }
 
-export const STAGES: readonly Stage[] = [
+export const TRIAL_STAGES: readonly TrialStage[] = [
   {
     key: 'creepMm',
     does: 'Hang still for a minute, hands off.',

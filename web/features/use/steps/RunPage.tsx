@@ -13,7 +13,7 @@ import { useSettled } from '../../../ui/useSettled';
 import { useWakeLock } from '../../../ui/useWakeLock';
 import { useExplored } from '../../../workers/useExplored';
 import { useWords } from '../../../app/preferences';
-import { Threadings } from '../../../drawing/threaded/lazy';
+import { LazyThreadings } from '../../../drawing/threaded/lazy';
 import { HangClock } from './HangClock';
 import { threadedIn } from './threaded-step';
 
@@ -187,7 +187,7 @@ function OneStep({ number, who, does, see, looks, drawing, back, onDone }: OneSt
         )}
         {drawing && (
           <section aria-label="How the rope runs" className="mt-5">
-            <Threadings {...drawing} />
+            <LazyThreadings {...drawing} />
           </section>
         )}
       </div>

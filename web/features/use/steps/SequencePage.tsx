@@ -28,7 +28,7 @@ import { useDraftedText } from '../../../ui/useDraftedText';
 import { SEVERITY_TEXT, SEVERITY_WASH, SEVERITY_WORDS, SeverityMark } from '../../../ui/SeverityMark';
 import { useUndoable } from '../../../ui/useUndoable';
 import { useExplored } from '../../../workers/useExplored';
-import { Departures } from './Departures';
+import { Deviations } from './Deviations';
 import { LanesView } from './LanesView';
 import { OrderList } from './OrderList';
 import { useWords } from '../../../app/preferences';
@@ -174,7 +174,7 @@ function SequenceView({ sequence }: { sequence: Sequence }) {
           />
           <Insert sequence={sequence} procedure={procedure} chosen={chosen} onChange={setLines} />
         </section>
-        <Departures state={state} broken={broken} onStop={stop} onAgain={again} onChoose={setChosen} />
+        <Deviations state={state} broken={broken} onStop={stop} onAgain={again} onChoose={setChosen} />
       </div>
       <p className="mt-8 max-w-prose text-sm text-ink-2">
         A small world of attachments, locks and ropes, not the rock. The instructions of the makers, local codes and

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { letFall, startPractice, step, type Practice, type PracticeSettings } from '@core/teaching/trainer';
+import { letFall, startPractice, practiceStep, type Practice, type PracticeSettings } from '@core/teaching/trainer';
 import { HandInput } from './hand-input';
 
 /** A page that was asleep does not make up for it. */
@@ -23,7 +23,7 @@ export function usePractice(settings: PracticeSettings, onEnd: (p: Practice) => 
       last = now;
       if (forS > 0) {
         const hands = input.move(forS, settings.hand);
-        current.current = step(current.current, hands, forS);
+        current.current = practiceStep(current.current, hands, forS);
         setPractice(current.current);
         if (current.current.doing === 'down' && !ended) {
           ended = true;

@@ -5,11 +5,11 @@ import type { Assessment } from '@core/answers/assess';
 import type { Setup } from '@core/rigs/rig';
 import { usePlace } from '../../../app/place';
 import { useWorkspace } from '../../../store/hooks';
-import { part } from '../../../ui/part';
+import { lazyPart } from '../../../ui/part';
 import { useOrders } from './useOrder';
 import { STAGE_IDS, STAGES, wayThrough, type Stage } from './way-through';
 
-const StartDialog = part('The start of the check', () =>
+const StartDialog = lazyPart('The start of the check', () =>
   import('../../check/before-use/StartDialog').then((m) => m.StartDialog),
 );
 
@@ -20,7 +20,7 @@ interface WayProps {
 }
 
 /** The work order with what is behind one and what comes next: take, rig, check, use, log. */
-export function Way({ setup, assessment, onForm }: WayProps) {
+export function WayThroughRow({ setup, assessment, onForm }: WayProps) {
   const { name } = usePlace();
   const data = useWorkspace();
   const order = useOrders(setup)[0]?.go ?? null;

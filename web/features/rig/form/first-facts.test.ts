@@ -4,7 +4,7 @@ import { changed, SETUPS } from '@core/samples';
 import { withItem, type Setup } from '@core/rigs/rig';
 import { slotsOf } from '@core/rigs/elements';
 import type { Device, Person, Rope } from '@core/things/gear';
-import { handBar, rangeBar } from './Glance';
+import { handBar, rangeBar } from './FirstFacts';
 
 const setup: Setup = SETUPS['belay-top-rope'];
 const at = (kind: string, s: Setup = setup) => slotsOf(s).find((x) => x.kind === kind)!;

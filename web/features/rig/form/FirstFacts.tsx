@@ -76,7 +76,7 @@ export function handBar({ figures }: Pick<Assessment, 'figures'>, system: UnitSy
 }
 
 /** Two bars that read at a glance: is there room to the limit, and is the hand strong enough. */
-export function Glance({ assessment, narrow = false }: { assessment: Assessment; narrow?: boolean }) {
+export function FirstFacts({ assessment, narrow = false }: { assessment: Assessment; narrow?: boolean }) {
   const { system } = usePreferences();
   const bars = [rangeBar(assessment, system), handBar(assessment, system)];
   const unknown = bars.filter((b) => b.filled === null);

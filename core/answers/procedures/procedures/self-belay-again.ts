@@ -1,16 +1,16 @@
 import { fact, flag, is, never, procedure, step, to, wrong } from '../build.ts';
-import { aloneFacts, aloneLanes, aloneNever, aloneUp } from './alone-up.ts';
+import { selfBelayFacts, selfBelayLanes, selfBelayNever, selfBelayUp } from './self-belay-up.ts';
 
 /**
  * Once more alone on a top rope, after coming down it: what carried last time is looked at, what belongs to the way down comes off, and the system is tried as on the first
  * time. Common practice: a hitch that has held binds and is tied anew, and every device is looked at after a fall.
  */
-export const aloneAgain = procedure({
+export const selfBelayAgain = procedure({
   id: 'alone-again',
   title: 'Alone on a top rope: setting it up again',
   purpose:
     'You have come down and go up once more: rope and grabs looked at, device and hitch off, both grabs tried anew.',
-  lanes: [...aloneLanes],
+  lanes: [...selfBelayLanes],
   variants: [],
   variables: [
     fact('rope', ['unseen', 'fixed', 'running'], {
@@ -24,11 +24,11 @@ export const aloneAgain = procedure({
       on: 'the device or the hitch of the way down is still on the rope',
       off: 'device and hitch of the way down are off the rope',
     }),
-    ...aloneFacts,
+    ...selfBelayFacts,
     flag('down'),
   ],
   invariants: [
-    ...aloneNever,
+    ...selfBelayNever,
     never(
       'old',
       'stranded',
@@ -78,6 +78,6 @@ export const aloneAgain = procedure({
         sets: [to('looked', 'yes')],
       },
     ),
-    ...aloneUp,
+    ...selfBelayUp,
   ],
 });

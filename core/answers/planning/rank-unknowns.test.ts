@@ -24,7 +24,7 @@ import {
   MASSES_ASKED,
   quickSchema,
   quickSetup,
-  sharpen,
+  rankUnknowns,
   type QuickQuestion,
 } from './index.ts';
 
@@ -131,9 +131,9 @@ describe('a set-up from six answers', () => {
 
 describe('what would sharpen it most', () => {
   const setup = wellRigged(quick('rappel-double'));
-  let facts: ReturnType<typeof sharpen> = [];
+  let facts: ReturnType<typeof rankUnknowns> = [];
   beforeAll(() => {
-    facts = sharpen(setup);
+    facts = rankUnknowns(setup);
   });
   const pathOf = (f: (typeof facts)[number]) => (f.at.kind === 'field' ? f.at.path : f.at.ref);
   it('most first, nothing on which nothing hangs, each fact once', () => {
@@ -178,34 +178,34 @@ describe('what would sharpen it most', () => {
     ]);
     const untested = (s: Setup) => assess(s).findings.filter((f) => f.severity === 'untested').length;
     expect(untested(said)).toBeLessThan(untested(setup));
-    expect(sharpen(said).map(pathOf)).not.toContain(path);
+    expect(rankUnknowns(said).map(pathOf)).not.toContain(path);
   });
   it('a place where nothing is chosen is one of them', () => {
     const empty = withItem(SETUPS['rappel-double'], 'device', null);
-    expect(sharpen(empty).map((f) => f.at)).toContainEqual({ kind: 'slot', ref: 'device' });
+    expect(rankUnknowns(empty).map((f) => f.at)).toContainEqual({ kind: 'slot', ref: 'device' });
   });
   it('once a fact is said it is not asked for again', () => {
     const at = facts.find((f) => pathOf(f).endsWith('/condition'))!;
-    expect(sharpen(withField(setup, pathOf(at), 'sound')).map(pathOf)).not.toContain(pathOf(at));
+    expect(rankUnknowns(withField(setup, pathOf(at), 'sound')).map(pathOf)).not.toContain(pathOf(at));
     const rope = slotsOf(setup).find((s) => s.ref === 'ropeA')!.item as Rope;
     const length = withItem(setup, 'ropeA', { ...rope, assumed: [] });
     expect(
-      sharpen(length)
+      rankUnknowns(length)
         .map(pathOf)
         .some((p) => p.includes('ropeA/item/lengthM')),
     ).toBe(false);
   });
   it('tells how far it is, and a set-up of which everything is said has little left to ask', () => {
     const told: [number, number][] = [];
-    sharpen(setup, (done, of) => told.push([done, of]));
+    rankUnknowns(setup, (done, of) => told.push([done, of]));
     expect(told.at(-1)![0]).toBe(told.at(-1)![1]);
-    const known = sharpen(SETUPS['rappel-double']);
+    const known = rankUnknowns(SETUPS['rappel-double']);
     expect(known.length).toBeLessThan(facts.length);
     expect(assumedInRig(SETUPS['rappel-double'])).toEqual([]);
   });
   it('a complete rig of every kind is gone through without a failure', () => {
     for (const { name, setup: s } of variedSetups().filter((_, i) => i % 16 === 0))
-      for (const f of sharpen(s)) expect(Number.isFinite(f.swing), name).toBe(true);
+      for (const f of rankUnknowns(s)) expect(Number.isFinite(f.swing), name).toBe(true);
   });
 });
 

@@ -18,7 +18,7 @@ interface AnswerProps {
 }
 
 /** What the locker gives for what is open: the best first, what is missing, and what was left out because of a Stop. */
-export function Answer({ open, answer, onTake }: AnswerProps) {
+export function FactAnswer({ open, answer, onTake }: AnswerProps) {
   const reader = usePreferences();
   const [shown, setShown] = useState(SHOWN);
   // By what tells them apart: a new search may bring the same ones again.

@@ -2,15 +2,15 @@ import type { Remote } from 'comlink';
 import { useCallback } from 'react';
 import type { OpenFact } from '@core/answers/planning';
 import type { Setup } from '@core/rigs/rig';
-import type { SharpenWorker } from './sharpen-worker';
+import type { RankUnknownsWorker } from './rank-unknowns-worker';
 import { useWorkerJob } from './useWorkerJob';
 
-const create = () => new Worker(new URL('./sharpen-worker.ts', import.meta.url), { type: 'module' });
+const create = () => new Worker(new URL('./rank-unknowns-worker.ts', import.meta.url), { type: 'module' });
 
 /** What would sharpen the verdict of a set-up most, in a worker. */
-export function useSharpen(setup: Setup) {
+export function useRankedUnknowns(setup: Setup) {
   const ask = useCallback(
-    (api: Remote<SharpenWorker>, onFact: (done: number) => void): Promise<readonly OpenFact[]> =>
+    (api: Remote<RankUnknownsWorker>, onFact: (done: number) => void): Promise<readonly OpenFact[]> =>
       api.sharpen(setup, onFact),
     [setup],
   );

@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { useMemo } from 'react';
 import { Area, ComposedChart, Line, ReferenceArea, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import type { SoloCurve } from '@core/rigs/pairs';
+import type { SelfBelayCurve } from '@core/rigs/pairs';
 import { printNumber, printQuantity, printRounded, unitOf } from '@core/foundations/units';
 import { usePreferences } from '../../../app/preferences';
 
@@ -9,7 +9,7 @@ const INK = { fill: 'var(--ink-2)', fontSize: 12 } as const;
 const ticks = (to: number, count: number) => scaleLinear([0, to], [0, 1]).ticks(count);
 
 /** Alone on a rope from above: how hard a fall is at each height, where it ends on the ground, and where the rope does not run by itself. */
-export function SoloChart({ curve }: { curve: SoloCurve }) {
+export function SelfBelayChart({ curve }: { curve: SelfBelayCurve }) {
   const { system } = usePreferences();
   const data = useMemo(
     () =>

@@ -16,7 +16,7 @@ interface Pose {
 }
 
 /** What is set for each of three ways of being on the line, from the body of who hangs there, to scale; and what comes off between them. */
-export function RopeWalkLengths({ figures }: { figures: RopeWalkFigures }) {
+export function RopeWalkFigure({ figures }: { figures: RopeWalkFigures }) {
   const { system } = usePreferences();
   const { walkTetherMm, limbTetherMm, freeLoopMm, deviceMm, person, kneeMm } = figures;
   const tie = person.tieInHeightMm ?? 1000;

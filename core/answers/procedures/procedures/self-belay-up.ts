@@ -5,12 +5,12 @@ import type { Invariant, Lane, Step, Variable } from '../procedure.ts';
  * Going up alone on a top rope with two grabs: what every procedure has that begins with it.
  */
 
-export const aloneLanes: readonly Lane[] = [
+export const selfBelayLanes: readonly Lane[] = [
   lane('first', 'First grab', [[is('first.right'), is('rope', 'fixed')]]),
   lane('second', 'Second grab', [[is('second.right'), is('rope', 'fixed')]]),
 ];
 
-export const aloneFacts: readonly Variable[] = [
+export const selfBelayFacts: readonly Variable[] = [
   flag('first.right', 'the first grab holds when it is pulled down, and its catch is shut'),
   flag('second.right', 'the second grab holds when it is pulled down, and its catch is shut'),
   flag('hung', 'a weight hangs on the end of the rope, clear of the ground', 'nothing hangs on the rope'),
@@ -19,7 +19,7 @@ export const aloneFacts: readonly Variable[] = [
   flag('tight', 'the rope above is tight', 'slack lies above you'),
 ];
 
-export const aloneNever: readonly Invariant[] = [
+export const selfBelayNever: readonly Invariant[] = [
   never('end', 'fall', 'The end is open: device or grab runs off it.', is('where', 'up'), is('ends', 'open')),
   never(
     'slack',
@@ -39,7 +39,7 @@ export const aloneNever: readonly Invariant[] = [
 ];
 
 /** From the knotted end to the climb. */
-export const aloneUp: readonly Step[] = [
+export const selfBelayUp: readonly Step[] = [
   step('end-knot', 'Knot the end of the rope.', 'A stopper with a long tail.', {
     can: [is('where', 'ground', 'low')],
     sets: [to('ends', 'closed')],
@@ -112,6 +112,6 @@ export const aloneUp: readonly Step[] = [
         to('tight', 'no'),
       ),
     ],
-    stops: 2,
+    mustHold: 2,
   }),
 ];

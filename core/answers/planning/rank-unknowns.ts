@@ -1,5 +1,5 @@
 import { assessPlain } from '../assess/index.ts';
-import { findingKeys, type Ref, type Severity } from '../../foundations/finding/index.ts';
+import { findingKeys, type ElementId, type Severity } from '../../foundations/finding/index.ts';
 import {
   JOB_FACTS,
   ROPE_CONSTRUCTIONS,
@@ -19,7 +19,7 @@ import { descentOf, fieldsOf, valueAtPath, withField, withItem, type Field, type
 /** Something that is not known of a set-up, and how much of the verdict hangs on it. */
 export interface OpenFact {
   /** A field, by its path, or a place where nothing is chosen, by its id. */
-  readonly at: { readonly kind: 'field'; readonly path: string } | { readonly kind: 'slot'; readonly ref: Ref };
+  readonly at: { readonly kind: 'field'; readonly path: string } | { readonly kind: 'slot'; readonly ref: ElementId };
   /** Findings that are judged otherwise for one value than for another. */
   readonly decides: number;
   /** Of those, how many are not tested now and would be answered by at least one value. */
@@ -155,7 +155,7 @@ function trialsOf(setup: Setup): Trial[] {
  *
  * @param onDone hears how many of how many facts are tried.
  */
-export function sharpen(setup: Setup, onDone?: (done: number, of: number) => void): readonly OpenFact[] {
+export function rankUnknowns(setup: Setup, onDone?: (done: number, of: number) => void): readonly OpenFact[] {
   const trials = trialsOf(setup);
   const judge = (s: Setup): ReadonlyMap<string, Severity> => {
     const findings = assessPlain(s);

@@ -16,7 +16,7 @@ import { SchemaField } from '../../../ui/SchemaField';
 import { SeverityMark } from '../../../ui/SeverityMark';
 import { useUndoable } from '../../../ui/useUndoable';
 import { WorkProgress } from '../../../ui/WorkProgress';
-import { useSharpen } from '../../../workers/useSharpen';
+import { useRankedUnknowns } from '../../../workers/useRankedUnknowns';
 import { verdictSentence } from '../setups/VerdictBanner';
 import { Declare } from './Declare';
 
@@ -29,12 +29,12 @@ interface SharpenProps {
 }
 
 /** What is not known of a set-up, with most hanging on it first, each to be answered on the spot. */
-export function Sharpen({ setup, onForm }: SharpenProps) {
+export function MostWorthKnowing({ setup, onForm }: SharpenProps) {
   // How it is rigged is seen at the rope, in the check: while values are typical it is a plan, and judged as if it were rigged well.
   const typical = useMemo(() => assumedInRig(setup).length > 0, [setup]);
   const judged = useMemo(() => (typical ? wellRigged(setup) : setup), [typical, setup]);
   const plan = useMemo(() => (typical ? assess(judged) : null), [typical, judged]);
-  const { state, stop, again } = useSharpen(judged);
+  const { state, stop, again } = useRankedUnknowns(judged);
   const [all, setAll] = useState(false);
   // What was asked stays until the next answer is there: the list must not jump away under a finger.
   const [last, setLast] = useState<readonly OpenFact[]>([]);

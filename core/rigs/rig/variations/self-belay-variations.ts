@@ -1,10 +1,10 @@
 import { JOB_FACTS } from '../../../things/gear/index.ts';
-import type { Ref } from '../../../foundations/finding/index.ts';
+import type { ElementId } from '../../../foundations/finding/index.ts';
 import type { Attachment } from '../attachment-elements.ts';
 import type { Setup } from '../model.ts';
 import { deviceOf, indexOf, linesOf, mainConnector } from '../rig.ts';
 import { anchor, device, fixed, footLoop, on, onTether } from '../templates/build.ts';
-import { grown, has, ownDevice, strandsOf, type Variation } from './variation.ts';
+import { grown, has, ownDevice, strandsOn, type Variation } from './variation.ts';
 
 /** The device of somebody who climbs on what grips by itself; null in other jobs. */
 function climbsAlone(setup: Setup): Attachment | null {
@@ -12,7 +12,7 @@ function climbsAlone(setup: Setup): Attachment | null {
   const main = up === 'ascends' || up === 'self-belays' ? ownDevice(setup) : null;
   return main && deviceOf(main)?.hand === null ? main : null;
 }
-const grab = (id: Ref, label: string, of: Ref, where: Parameters<typeof device>[1]): Attachment =>
+const grab = (id: ElementId, label: string, of: ElementId, where: Parameters<typeof device>[1]): Attachment =>
   onTether(id, label, of, device(`${id}-device`, where, null));
 
 /** What somebody climbs with who goes up a rope, or climbs alone on one. */
@@ -58,7 +58,7 @@ export const ALONE: readonly Variation[] = [
       const main = climbsAlone(setup);
       if (!main || main.root.kind !== 'harness' || has(setup, 'grab')) return null;
       return grown(setup, {
-        attachments: [grab('grab', 'Second grab', main.root.person, strandsOf(main))],
+        attachments: [grab('grab', 'Second grab', main.root.person, strandsOn(main))],
         before: { grab: main.id },
       });
     },

@@ -1,17 +1,17 @@
 import { fact, flag, is, lane, never, procedure, step, to, wrong } from '../build.ts';
-import { aloneFacts, aloneLanes, aloneNever, aloneUp } from './alone-up.ts';
+import { selfBelayFacts, selfBelayLanes, selfBelayNever, selfBelayUp } from './self-belay-up.ts';
 import { lanyardFact, lanyardLane, lanyardOff, lanyardOn } from './common.ts';
 
 /**
  * Alone on a top rope with two grabs: tried near the ground, at the top an own sling before anything comes off, a stopper knot until the device carries, and down
  * with a hitch kept on.
  */
-export const aloneTopRope = procedure({
+export const selfBelayTopRope = procedure({
   id: 'alone-top-rope',
   title: 'Alone on a top rope, up and down again',
   purpose: 'Two grabs on the way up; at the top the change to a rappel, a hitch below the device on the way down.',
   lanes: [
-    ...aloneLanes,
+    ...selfBelayLanes,
     lanyardLane,
     lane('device', 'Device', [[is('threaded', 'right'), is('rope', 'fixed')]]),
     lane('hitch', 'Hitch', [[is('hitch.tied'), is('rope', 'fixed')]]),
@@ -23,7 +23,7 @@ export const aloneTopRope = procedure({
       fixed: 'the strand you climb on is fixed at the anchor, looked at from above',
       hung: 'the rope only runs through the anchor',
     }),
-    ...aloneFacts,
+    ...selfBelayFacts,
     flag('knot', 'a stopper knot is tied close below you', 'no stopper knot is tied below you'),
     fact('threaded', ['none', 'right', 'wrong'], { right: 'the rope lies in the device as its maker shows' }),
     flag('hitch.tied', 'the hitch is tied below the device and clear of it'),
@@ -31,7 +31,7 @@ export const aloneTopRope = procedure({
     flag('down', 'you stand on the ground'),
   ],
   invariants: [
-    ...aloneNever,
+    ...selfBelayNever,
     never(
       'weight-left',
       'stranded',
@@ -83,7 +83,7 @@ export const aloneTopRope = procedure({
         sets: [to('rope', 'fixed')],
       },
     ),
-    ...aloneUp,
+    ...selfBelayUp,
     step('top', 'Stop within reach of the anchor, a body length below it.', 'The rope above is still tight.', {
       can: [is('where', 'up')],
       sets: [to('top', 'yes')],
@@ -136,7 +136,7 @@ export const aloneTopRope = procedure({
         to('first.tested', 'no'),
         to('weight', 'lanyard', is('weight', 'first'), is('lanyard.on')),
       ],
-      stops: 1,
+      mustHold: 1,
     }),
     step('device-weigh', 'Sit on the device, brake hand on, the sling still clipped.', 'The sling hangs slack.', {
       can: [is('device.on'), is('first.on', 'no')],
@@ -175,7 +175,7 @@ export const aloneTopRope = procedure({
           to('device.on', 'no'),
           to('hitch.on', 'no'),
         ],
-        stops: 0,
+        mustHold: 0,
       },
     ),
   ],

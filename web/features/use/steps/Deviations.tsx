@@ -16,7 +16,7 @@ interface DeparturesProps {
 const SHOWN = 6;
 
 /** What happens when something is left out, swapped or done wrong: which steps are critical, what follows, where it could be noticed. */
-export function Departures({ state, broken, onStop, onAgain, onChoose }: DeparturesProps) {
+export function Deviations({ state, broken, onStop, onAgain, onChoose }: DeparturesProps) {
   const inWords = useWords();
   const [all, setAll] = useState(false);
   return (

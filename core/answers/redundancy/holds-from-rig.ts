@@ -4,7 +4,7 @@ import {
   quoted,
   sentence,
   type Finding,
-  type Ref,
+  type ElementId,
   type Severity,
 } from '../../foundations/finding/index.ts';
 import { handOffIn, inGuideMode } from '../../things/fit/index.ts';
@@ -29,7 +29,7 @@ type Count = (hold: Hold, parts: readonly string[], backup: boolean, strict?: re
 /** Where somebody else is clipped into an attachment. */
 interface Via {
   readonly owner: Attachment;
-  readonly part: Ref;
+  readonly part: ElementId;
 }
 
 /**
@@ -59,7 +59,7 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
     return item ? handOffIn(item, ctx.use(a).use) === 'holds' : false;
   };
   /** The hand of a device counts, with whatever is not known about braking, unless the device is made to assist it in this use. */
-  const handInDoubt = (a: Attachment): Ref[] => {
+  const handInDoubt = (a: Attachment): ElementId[] => {
     const end = deviceOf(a);
     const braker = end?.hand ? index.person(end.hand) : undefined;
     if (!end?.item || !braker) return [];
@@ -100,7 +100,7 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
   collect(person, null, add, new Set([person.id]));
 
   /** Every way by which `who` is held; with `via` only those that hold what is clipped in there. */
-  function collect(who: RigPerson, via: Via | null, count: Count, met: ReadonlySet<Ref>) {
+  function collect(who: RigPerson, via: Via | null, count: Count, met: ReadonlySet<ElementId>) {
     const chain = (a: Attachment) => (via && a === via.owner ? from(via) : own(a));
     const passes = (a: Attachment) => !via || a === via.owner;
     for (const a of setup.attachments) {
@@ -175,7 +175,7 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
   }
 
   /** A lanyard or link: it holds what its anchor holds, or what holds the other person there. */
-  function clipped(a: Attachment, to: Ref, count: Count, met: ReadonlySet<Ref>) {
+  function clipped(a: Attachment, to: ElementId, count: Count, met: ReadonlySet<ElementId>) {
     const parts = own(a);
     // A lanyard holds until it comes off, which is before anybody goes: it must not stand where a backup is missing.
     if (a.use === 'tether') {

@@ -1,5 +1,5 @@
 import { finding, type Finding, literal } from '../../foundations/finding/index.ts';
-import { about, between, type Judge } from '../elements/index.ts';
+import { claimOf, claimOfPair, type Judge } from '../elements/index.ts';
 
 /** Somebody who holds the rope from below, and stops the device by pulling. */
 export const heldBelowJudge: Judge = {
@@ -9,7 +9,11 @@ export const heldBelowJudge: Judge = {
     const a = ctx.attachment(ref);
     if (a.end.kind !== 'hand') return [];
     const root = a.root.kind === 'part' ? a.root.part : '';
-    return [about(a.end.id, 'watches'), between(root, a.end.id), ...a.end.on.map((o) => between(a.end.id, o.line))];
+    return [
+      claimOf(a.end.id, 'watches'),
+      claimOfPair(root, a.end.id),
+      ...a.end.on.map((o) => claimOfPair(a.end.id, o.line)),
+    ];
   },
   judge: (ref, ctx) => {
     const { end } = ctx.attachment(ref);
@@ -48,7 +52,7 @@ export const lanyardJudge: Judge = {
     const a = ctx.attachment(ref);
     if (a.end.kind !== 'clip' || !ctx.index.anchor(a.end.to)) return [];
     const last = a.pieces.at(-1);
-    return [about(a.end.id, 'clipped'), ...(last ? [between(last.id, a.end.id)] : [])];
+    return [claimOf(a.end.id, 'clipped'), ...(last ? [claimOfPair(last.id, a.end.id)] : [])];
   },
   judge: (ref, ctx) => {
     const { end } = ctx.attachment(ref);
