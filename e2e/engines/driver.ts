@@ -13,7 +13,7 @@ export interface Driver {
   readonly print: () => Promise<Uint8Array | null>;
   readonly close: () => Promise<void>;
 }
-export interface Point {
+interface Point {
   readonly x: number;
   readonly y: number;
 }

@@ -3,7 +3,7 @@ import { writeFile } from 'node:fs/promises';
 import { launch } from 'puppeteer-core';
 import { HEIGHT, WIDTH, type Driver } from './driver.ts';
 
-export const FIREFOX = '/usr/bin/firefox-esr';
+const FIREFOX = '/usr/bin/firefox-esr';
 export const firefoxThere = () => existsSync(FIREFOX);
 
 /** Firefox ESR without a window, driven by WebDriver BiDi. */

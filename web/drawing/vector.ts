@@ -11,5 +11,3 @@ export const length = (a: Vec): number => Math.hypot(a.x, a.y);
 export const unit = (a: Vec): Vec => mul(a, 1 / (length(a) || 1));
 /** The direction turned by a quarter. */
 export const normal = (a: Vec): Vec => vec(-a.y, a.x);
-/** From a towards b by a share of the way. */
-export const between = (a: Vec, b: Vec, share: number): Vec => add(a, mul(sub(b, a), share));

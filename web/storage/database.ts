@@ -5,13 +5,13 @@ import { spread } from '@core/foundations/units';
 import type { Change, Doc } from './changes';
 import { fitsShape, shapesArrived } from './fits';
 import type { Mark } from './journal';
-import { WORKSPACES, type WorkspaceName } from './names';
+import type { WorkspaceName } from './names';
 import { resolve, type Note } from './resolve';
 import { createRoom } from './room';
 import { inSlices } from './slices';
 import type { UpgradeTransaction } from './upgrade';
 
-export { WORKSPACES, type WorkspaceName };
+export type { WorkspaceName };
 
 interface Stored {
   readonly id: string;

@@ -15,7 +15,7 @@ const STYLED = [
 ] as const;
 
 /** A drawing of the page as a file of its own: colours and letters as they are seen now, without what is there to be pressed. */
-export function svgText(svg: SVGSVGElement): string {
+function svgText(svg: SVGSVGElement): string {
   const copy = svg.cloneNode(true) as SVGSVGElement;
   const [from, to] = [svg, copy].map((root) => [root, ...root.querySelectorAll('*')]);
   const page = getComputedStyle(document.documentElement);

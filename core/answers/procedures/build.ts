@@ -55,7 +55,7 @@ export const never = (id: string, kind: Invariant['kind'], says: string, ...when
 });
 
 /** The facts that every attachment has. */
-export const laneFacts = ({ id, label, locks }: Lane): Variable[] => {
+const laneFacts = ({ id, label, locks }: Lane): Variable[] => {
   const name = label.toLowerCase();
   return [
     flag(`${id}.on`, `the ${name} is attached`, `the ${name} is off`),

@@ -81,7 +81,7 @@ export interface Invariant {
   readonly when: readonly Condition[];
 }
 
-export interface Variant {
+interface Variant {
   readonly id: string;
   readonly label: string;
   readonly options: Readonly<Record<string, string>>;

@@ -25,7 +25,7 @@ export interface Moment {
 
 export const meets = (state: State, { v, is, not }: Condition): boolean =>
   (is === undefined || is.includes(state[v]!)) && (not === undefined || !not.includes(state[v]!));
-export const meetsAll = (state: State, list: readonly Condition[]): boolean => list.every((c) => meets(state, c));
+const meetsAll = (state: State, list: readonly Condition[]): boolean => list.every((c) => meets(state, c));
 
 export const startState = ({ variables }: Procedure): State =>
   Object.fromEntries(variables.map(({ id, start }) => [id, start]));
@@ -101,7 +101,7 @@ const momentOf = (procedure: Procedure, state: State, promised: number, stuck: s
 });
 
 /** Does one move in one state. A step that tests shows a bad attachment as long as something else that counts holds. */
-export function doMove(procedure: Procedure, state: State, { step, wrong }: Move): { state: State; stuck: string } {
+function doMove(procedure: Procedure, state: State, { step, wrong }: Move): { state: State; stuck: string } {
   if (!step) return { state, stuck: '' };
   const missing = step.can.find((c) => !meets(state, c));
   if (missing) return { state, stuck: whyNot(procedure, missing) };

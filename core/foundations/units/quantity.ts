@@ -26,7 +26,7 @@ export type Quantity =
   | 'ratio'
   | 'count';
 
-export interface UnitSpec {
+interface UnitSpec {
   /** Spellings that are read, lower case; the first one is printed. */
   readonly names: readonly string[];
   /** Multiply a number in this unit by this to get the unit in which the core keeps it. */

@@ -1,13 +1,13 @@
 import { pathText, type FileIssue } from './issue.ts';
 
 /** Deeper than any document goes (a check holds a set-up that holds items with lists: 12). */
-export const DEEPEST = 40;
+const DEEPEST = 40;
 /** Longer than any list inside an entry. */
-export const LONGEST_LIST = 5000;
+const LONGEST_LIST = 5000;
 /** More entries of one kind than somebody enters in a life. */
-export const MOST_ENTRIES = 100_000;
+const MOST_ENTRIES = 100_000;
 /** More than any object of a file has: those of the widest one are some forty. */
-export const MOST_KEYS = 1000;
+const MOST_KEYS = 1000;
 /** Characters; the largest workspace that was measured (9,000 uses, 1,000 checks) has 27 million. */
 export const LONGEST_TEXT = 100_000_000;
 

@@ -77,7 +77,7 @@ export function valueAt({ low, best, high }: Interval, share: number): number {
 }
 
 /** A rope between the softest and the hardest one: both springs and the knee by the same share. */
-export const ropeAt = ({ soft, best, hard }: RopeSprings, share: number): TwoSprings => {
+const ropeAt = ({ soft, best, hard }: RopeSprings, share: number): TwoSprings => {
   const at = (key: keyof TwoSprings): number => {
     const [low, high] = [Math.min(soft[key], hard[key]), Math.max(soft[key], hard[key])];
     return valueAt({ low, best: Math.min(high, Math.max(low, best[key])), high }, share);
@@ -86,7 +86,7 @@ export const ropeAt = ({ soft, best, hard }: RopeSprings, share: number): TwoSpr
 };
 
 /** Nobody knows the slack in the rope to a hand's width: a third less, or half as much again. */
-export const slackOf = ({ slackM }: FallQuestion): Interval => interval(slackM * (2 / 3), slackM, slackM * 1.5);
+const slackOf = ({ slackM }: FallQuestion): Interval => interval(slackM * (2 / 3), slackM, slackM * 1.5);
 
 /** Does nothing move the device: tied down, on the anchor, or pulled down onto the anchor by a fall past it? */
 export const isFixed = ({ belayer, deviceOn, question }: Scenario): boolean =>

@@ -81,7 +81,7 @@ const chosenRopes = (line: RigLine) => {
 };
 
 /** What two ropes say alike about one device is said once. */
-export function unlike(findings: readonly Finding[]): Finding[] {
+function unlike(findings: readonly Finding[]): Finding[] {
   const seen = new Set<string>();
   return findings.filter((f) => {
     const key = `${f.code}/${f.subject.join()}/${f.severity}`;

@@ -17,7 +17,7 @@ export interface BenchSubject {
 }
 
 /** The pair that hangs at this attachment and the next one above; null where there is none, or a part is not chosen. */
-export function benchSubject(lower: Attachment, ctx: Context): BenchSubject | null {
+function benchSubject(lower: Attachment, ctx: Context): BenchSubject | null {
   const upper = upperOf(lower, ctx);
   const [above, below] = [upper && itemOf(upper), itemOf(lower)];
   const rope = ropesIn(ctx.index, lower.end)?.ropeA;

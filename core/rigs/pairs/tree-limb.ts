@@ -19,7 +19,7 @@ export function limbSwing({ outM, belowM, riseDeg }: Limb): Swing | null {
 }
 
 /** One stands as high as the tie-in or above it: there is no swing to reckon, but a fall onto the line. */
-export const aboveTieIn = ({ outM, belowM, riseDeg }: Limb): boolean =>
+const aboveTieIn = ({ outM, belowM, riseDeg }: Limb): boolean =>
   outM !== null && outM > 0 && belowM !== null && standsBelowM(outM, belowM, riseDeg) <= 0;
 
 /** How a limb is called where there are several. */

@@ -63,7 +63,7 @@ export const connectorPieceSchema = z.strictObject({
     'Only for a second connector.',
   ),
 });
-export const pieceSchema = z.discriminatedUnion('kind', [slingPieceSchema, connectorPieceSchema]);
+const pieceSchema = z.discriminatedUnion('kind', [slingPieceSchema, connectorPieceSchema]);
 
 export const deviceEndSchema = z.strictObject({
   id: elementIdSchema,
@@ -205,13 +205,13 @@ export const clipEndSchema = z.strictObject({
   ),
 });
 /** Somebody’s hand on the rope below: it pulls when the other one’s hand lets go. */
-export const handEndSchema = z.strictObject({
+const handEndSchema = z.strictObject({
   id: elementIdSchema,
   kind: z.literal('hand'),
   by: elementIdSchema,
   on: z.array(onSchema).min(1).max(1),
 });
-export const endKindSchema = z.discriminatedUnion('kind', [
+const endKindSchema = z.discriminatedUnion('kind', [
   deviceEndSchema,
   hitchEndSchema,
   knotEndSchema,
@@ -229,7 +229,7 @@ export const POINTS = {
   foot: 'Foot',
   knee: 'Knee',
 } as const;
-export const rootSchema = z.discriminatedUnion('kind', [
+const rootSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('harness'), person: elementIdSchema, point: choice(POINTS, 'Hangs on') }),
   z.strictObject({ kind: z.literal('anchor'), anchor: elementIdSchema }),
   z.strictObject({ kind: z.literal('part'), part: elementIdSchema }),
@@ -255,6 +255,5 @@ export type DeviceEnd = z.infer<typeof deviceEndSchema>;
 export type HitchEnd = z.infer<typeof hitchEndSchema>;
 export type KnotEnd = z.infer<typeof knotEndSchema>;
 export type ClipEnd = z.infer<typeof clipEndSchema>;
-export type HandEnd = z.infer<typeof handEndSchema>;
 export type Root = z.infer<typeof rootSchema>;
 export type Attachment = z.infer<typeof attachmentSchema>;

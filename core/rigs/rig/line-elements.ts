@@ -114,9 +114,9 @@ export const fixedSchema = z.strictObject({
 });
 
 const oneRope = { id: elementIdSchema, anchor: elementIdSchema, rope: ropeSlot, end: endSchema };
-export const overSchema = z.strictObject({ ...oneRope, kind: z.literal('over') });
-export const straightSchema = z.strictObject({ ...oneRope, kind: z.literal('straight') });
-export const ledSchema = z.strictObject({
+const overSchema = z.strictObject({ ...oneRope, kind: z.literal('over') });
+const straightSchema = z.strictObject({ ...oneRope, kind: z.literal('straight') });
+const ledSchema = z.strictObject({
   ...oneRope,
   kind: z.literal('led'),
   runners: z
@@ -151,4 +151,3 @@ export const STRANDS = {
 export type RigAnchor = z.infer<typeof anchorSchema>;
 export type RigLine = z.infer<typeof lineSchema>;
 export type LineOf<K extends RigLine['kind']> = Extract<RigLine, { kind: K }>;
-export type RopeSlot = z.infer<typeof ropeSlot>;

@@ -17,7 +17,7 @@ export interface School {
   readonly sides: readonly SchoolSide[];
 }
 
-export const SCHOOLS: readonly School[] = [
+const SCHOOLS: readonly School[] = [
   {
     question: 'What captures progress when belaying or hauling from above?',
     jobs: ['belay-second', 'belay-seconds', 'ascend', 'pick-off'],

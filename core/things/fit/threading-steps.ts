@@ -1,21 +1,20 @@
 import { traitsOf, type Device } from '../gear/index.ts';
 
-export const STEP_VIEWS = [
-  'bollard-upper',
-  'bollard-around',
-  'bollard-lower',
-  'bollard-eye',
-  'bollard-try',
-  'reliever-in',
-  'reliever-hitch',
-  'reliever-tether',
-  'reliever-eye',
-  'reliever-try',
-] as const;
+type StepView =
+  | 'bollard-upper'
+  | 'bollard-around'
+  | 'bollard-lower'
+  | 'bollard-eye'
+  | 'bollard-try'
+  | 'reliever-in'
+  | 'reliever-hitch'
+  | 'reliever-tether'
+  | 'reliever-eye'
+  | 'reliever-try';
 
 /** One step of putting a device on the rope, with what must be seen before the next one. */
 export interface ThreadingStep {
-  readonly view: (typeof STEP_VIEWS)[number];
+  readonly view: StepView;
   readonly does: string;
   readonly see: string;
 }

@@ -135,7 +135,7 @@ export const hitch = (id: ElementId, where: HitchEnd['on']): HitchEnd => ({
   eyes: 'unknown',
   on: where,
 });
-export const knot = (id: ElementId, where: KnotEnd['on'][number]): KnotEnd => ({
+const knot = (id: ElementId, where: KnotEnd['on'][number]): KnotEnd => ({
   id,
   kind: 'knot',
   knot: 'unknown',
@@ -183,13 +183,7 @@ export const onTether = (id: ElementId, label: string, of: ElementId, end: Attac
   end,
 });
 /** From the harness of one person to a part, or to the harness, of another: a connector at each end of a sling. */
-export const link = (
-  id: ElementId,
-  label: string,
-  of: ElementId,
-  to: ElementId,
-  use: Attachment['use'],
-): Attachment => ({
+const link = (id: ElementId, label: string, of: ElementId, to: ElementId, use: Attachment['use']): Attachment => ({
   id,
   label,
   use,

@@ -15,7 +15,7 @@ export const KEYS: Readonly<Record<Side, readonly (readonly [code: string, cap: 
     ['Period', '.', -1],
   ],
 };
-export const CAM_KEY = 'Space';
+const CAM_KEY = 'Space';
 
 /** A hand does not open while the finger goes from one key to the next. */
 const CHANGE_OVER_S = 0.12;
