@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { readdirSync, readFileSync } from 'node:fs';
+import { appendFileSync, readdirSync, readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
 import tailwindcss from '@tailwindcss/vite';
@@ -18,6 +18,17 @@ function digest(): string {
       if (/(?<!\.test)\.ts$/.test(name)) hash.update(name).update(readFileSync(here(`${room}/${name}`)));
   return hash.digest('hex').slice(0, 16);
 }
+const NOTICES = 'third-party-notices.txt';
+/** The bundler lists what is program; fonts are added. */
+const noticesOfFonts: Plugin = {
+  name: 'notices-of-fonts',
+  apply: 'build',
+  writeBundle({ dir }) {
+    const fonts = here('node_modules/@fontsource-variable');
+    const texts = readdirSync(fonts).map((font) => `## ${font}\n\n${readFileSync(`${fonts}/${font}/LICENSE`, 'utf8')}`);
+    appendFileSync(`${dir}/${NOTICES}`, `\n# Fonts\n\n${texts.join('\n')}`);
+  },
+};
 /** The page knows which build it is: what that one has looked at it does not look at again. */
 const namedBuild: Plugin = {
   name: 'named-build',
@@ -92,10 +103,10 @@ export const alias = [
 const page = (): UserConfig => ({
   root: here('web'),
   base: BASE,
-  plugins: [zodOfThePage, demoAsData, namedBuild, react(), tailwindcss()],
+  plugins: [zodOfThePage, demoAsData, namedBuild, noticesOfFonts, react(), tailwindcss()],
   resolve: { alias },
   worker: { plugins: () => [zodOfThePage], format: 'es' },
-  build: { outDir: DIST, emptyOutDir: true, manifest: true, target: 'es2022' },
+  build: { outDir: DIST, emptyOutDir: true, manifest: true, target: 'es2022', license: { fileName: NOTICES } },
 });
 
 /** What is loaded together is one file, in the order in which it is loaded; the rest falls apart by routes as the bundler has it. */

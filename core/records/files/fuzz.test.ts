@@ -420,7 +420,7 @@ describe('a file that contradicts itself', () => {
       `workspace.checks[0].items[1].id: the item "${first!.id}" stands twice`,
     ]);
   });
-  it.each(['a/b', '../..', 'x?y', 'x#y', 'a b', '%2e', 'new', ''])('an id that no address can hold: %j', (id) => {
+  it.each(['a/b', '..', 'x?y', 'x#y', 'a b', '%2e', 'new', ''])('an id that no address can hold: %j', (id) => {
     expect(refusal({ id })[0]).toMatch(/^workspace\.checks\[0\]\.id: /);
   });
 

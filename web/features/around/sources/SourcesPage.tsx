@@ -74,6 +74,11 @@ export function SourcesPage() {
           </li>
         ))}
       </ul>
+      <p className="mt-8">
+        <a className="underline" href={`${import.meta.env.BASE_URL}third-party-notices.txt`} download>
+          Licences of the libraries and fonts in Zevrin
+        </a>
+      </p>
     </div>
   );
 }

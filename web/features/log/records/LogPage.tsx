@@ -73,7 +73,7 @@ export function LogPage() {
           </ul>
           <p className="mt-3">
             Begin with a{' '}
-            <Link className="font-semibold text-act underline" to="../../rig/setups">
+            <Link className="font-semibold text-act underline" to="../setups">
               set-up
             </Link>
             : its check leads here.

@@ -131,7 +131,7 @@ function Fall({ setup, a }: { setup: Setup; a: Attachment }) {
       ) : !found.ok ? (
         <p className="mt-3">
           Not chosen yet: {found.missing.join(', ')}.{' '}
-          <Link className="font-semibold text-act underline" to="../.." relative="path">
+          <Link className="font-semibold text-act underline" to=".." relative="path">
             Complete the set-up
           </Link>
         </p>
@@ -236,7 +236,7 @@ function OfTheSetup({ setup }: { setup: Setup }) {
           ? `The set-up itself has ${count === 1 ? 'a fault' : `${count} faults`} to put right first: with it nothing here holds.`
           : `${count === 1 ? 'One thing' : `${count} things`} about the set-up ${count === 1 ? 'is' : 'are'} not known: what is told here holds only where they are as they should be.`}
       </span>
-      <Link className="btn" to="../.." relative="path">
+      <Link className="btn" to=".." relative="path">
         Look at it
       </Link>
     </p>

@@ -49,7 +49,7 @@ function HoldView({ setup }: { setup: Setup }) {
       {missing || !person ? (
         <p className="mt-3">
           A part of the set-up is not chosen yet: what holds can be told when every part is there.{' '}
-          <Link className="font-semibold text-act underline" to="../.." relative="path">
+          <Link className="font-semibold text-act underline" to=".." relative="path">
             Complete it
           </Link>
         </p>

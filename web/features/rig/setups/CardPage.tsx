@@ -57,7 +57,7 @@ function Card({ setup }: { setup: Setup }) {
           <FileImage aria-hidden className="size-5" />
           Save the drawings (SVG)
         </button>
-        <Link className="btn" to="../.." relative="path">
+        <Link className="btn" to=".." relative="path">
           Back to the set-up
         </Link>
       </div>

@@ -54,7 +54,7 @@ function Proposals({ setup: current }: { setup: Setup }) {
           <FactAnswer open={setup} answer={state.result} onTake={onTake} />
         </div>
       )}
-      <Link className="btn mt-6" to="../.." relative="path">
+      <Link className="btn mt-6" to=".." relative="path">
         Back to the set-up
       </Link>
     </div>
