@@ -29,6 +29,33 @@ for (const [width, height] of [
   }
 }
 
+/** Places that the views above do not show, or show full where they can be empty. */
+const MORE = ['/mine/log', '/mine/plan', '/mine/steps', '/mine/locker', '/demo/setups/choice-wall/catch'];
+/** Where a link leads, apart from which thing of its kind. */
+const kindOf = (href: string) =>
+  href
+    .replace(/[?#].*/, '')
+    .replace(/^\/(demo|mine)\//, '/:place/')
+    .replace(/\/(setups|steps|check|log\/\w+|locker\/\w+)\/(?!new$|new\/)[^/]+/, '/$1/:id');
+
+test('every link on every view leads to a page', async ({ page }) => {
+  test.setTimeout(180_000);
+  const links = new Map<string, string>();
+  for (const view of [...VIEWS.filter((view) => !view.endsWith('/nowhere')), ...MORE]) {
+    await goOn(page, view);
+    const here = await page
+      .locator('a[href]')
+      .evaluateAll((all) => all.map((a) => (a as HTMLAnchorElement).getAttribute('href')!));
+    for (const href of here)
+      if (/^\/(?!third-party)/.test(href)) links.set(kindOf(href), links.get(kindOf(href)) ?? `${href} on ${view}`);
+  }
+  expect(links.size).toBeGreaterThan(20);
+  for (const found of links.values()) {
+    await goOn(page, found.split(' ')[0]!);
+    await expect(page.locator('h1').first(), found).not.toHaveText(/is not here$/);
+  }
+});
+
 test('axe would find something serious', async ({ page }) => {
   await open(page, '/demo/log');
   await page.evaluate(() => document.querySelector('main')!.append(document.createElement('button')));

@@ -1,5 +1,10 @@
 import {
   UNDECLARED_DEVICE,
+  UNMEASURED_PERSON,
+  UNREAD_CORD,
+  UNREAD_HARNESS,
+  UNREAD_ROPE,
+  UNREAD_SLING,
   UNMEASURED_CONNECTOR,
   type Connector,
   type Cord,
@@ -18,11 +23,10 @@ import { boughTunings } from './tunings.ts';
  */
 
 export const longRope: Rope = {
+  ...UNREAD_ROPE,
   id: 'rope-usnea',
-  kind: 'rope',
   name: 'Usnea 60, blue',
   maker: 'Tarnhollow Ropewalk',
-  assumed: [],
   construction: 'single',
   nominalDiameterMm: 9.8,
   measuredDiameterMm: 9.9,
@@ -36,30 +40,22 @@ export const longRope: Rope = {
   stiffness: 'usual',
   impactForceKn: 9,
   staticStretchPercent: 8,
-  stretchTest: 'standard',
   note: 'Middle mark renewed in spring.',
 };
 export const thinRope: Rope = {
+  ...UNREAD_ROPE,
   id: 'rope-cladonia',
-  kind: 'rope',
   name: 'Cladonia 50, sand',
   maker: 'Tarnhollow Ropewalk',
-  assumed: [],
   construction: 'half',
   nominalDiameterMm: 8.5,
-  measuredDiameterMm: null,
-  measuringUncertaintyMm: null,
   lengthM: 50,
-  measuredLengthM: null,
-  linearDensityGPerM: null,
   sheath: 'new-treated',
   middle: 'none',
   condition: 'sound',
   stiffness: 'usual',
   impactForceKn: 7,
   staticStretchPercent: 10,
-  stretchTest: 'standard',
-  note: '',
 };
 export const secondThinRope: Rope = {
   ...thinRope,
@@ -71,86 +67,68 @@ export const secondThinRope: Rope = {
   sheath: 'smooth',
 };
 export const thickRope: Rope = {
+  ...UNREAD_ROPE,
   id: 'rope-parmelia',
-  kind: 'rope',
   name: 'Parmelia 45, white',
   maker: 'Tarnhollow Ropewalk',
-  assumed: [],
   construction: 'low-stretch',
   nominalDiameterMm: 11,
   measuredDiameterMm: 10.5,
   measuringUncertaintyMm: 0.1,
   lengthM: 45,
-  measuredLengthM: null,
   linearDensityGPerM: 77,
   sheath: 'fuzzy',
-  middle: 'unknown',
   condition: 'sound',
   stiffness: 'usual',
   impactForceKn: 5,
   staticStretchPercent: 3.5,
-  stretchTest: 'standard',
   note: 'Label says 11.',
 };
 export const shortCord: Cord = {
+  ...UNREAD_CORD,
   id: 'cord-short',
-  kind: 'cord',
   name: 'Hitch cord, green',
   maker: 'Tarnhollow Ropewalk',
-  assumed: [],
   material: 'polyamide',
   nominalDiameterMm: 6,
   measuredDiameterMm: 6,
-  closure: 'double-fisherman',
   cutLengthM: 1.5,
   loopLengthMm: 600,
   declaredStrengthKn: 7.4,
   condition: 'sound',
-  bench: [],
-  note: '',
 };
 export const longCord: Cord = {
+  ...UNREAD_CORD,
   id: 'cord-long',
-  kind: 'cord',
   name: 'Hitch cord, red',
   maker: 'Tarnhollow Ropewalk',
-  assumed: [],
   material: 'polyamide',
   nominalDiameterMm: 6,
-  measuredDiameterMm: null,
-  closure: 'double-fisherman',
   cutLengthM: 2.2,
-  loopLengthMm: null,
   declaredStrengthKn: 7.4,
   condition: 'sound',
-  bench: [],
-  note: '',
 };
 export const sling: Sling = {
+  ...UNREAD_SLING,
   id: 'sling-60',
-  kind: 'sling',
   name: 'Sling 60, grey',
   maker: 'Sedgewright Webbing',
-  assumed: [],
   material: 'polyamide',
   widthMm: 16,
   loopLengthMm: 600,
   strengthKn: 22,
   condition: 'sound',
-  note: '',
 };
 export const longSling: Sling = {
+  ...UNREAD_SLING,
   id: 'sling-120',
-  kind: 'sling',
   name: 'Sling 120, grey',
   maker: 'Sedgewright Webbing',
-  assumed: [],
   material: 'uhmwpe',
   widthMm: 11,
   loopLengthMm: 1200,
   strengthKn: 22,
   condition: 'sound',
-  note: '',
 };
 export const pear: Connector = {
   id: 'connector-pear',
@@ -578,26 +556,22 @@ export const otherDevices: readonly Device[] = [
   },
 ];
 export const surveyHarness: Harness = {
+  ...UNREAD_HARNESS,
   id: 'harness-survey',
-  kind: 'harness',
   name: 'Survey harness',
   maker: 'Sedgewright Webbing',
-  assumed: [],
   attachment: 'belay-loop',
   legBuckleTakesLoad: 'rated',
   condition: 'sound',
-  note: '',
 };
 export const lightHarness: Harness = {
+  ...UNREAD_HARNESS,
   id: 'harness-light',
-  kind: 'harness',
   name: 'Light harness',
   maker: 'Sedgewright Webbing',
-  assumed: [],
   attachment: 'belay-loop',
   legBuckleTakesLoad: 'not-rated',
   condition: 'sound',
-  note: '',
 };
 
 /** A second of the same make, for whoever stands at the other end of the rope. */
@@ -631,6 +605,7 @@ export const clubItems: readonly Item[] = [
 ];
 
 export const ilse: Person = {
+  ...UNMEASURED_PERSON,
   id: 'person-ilse',
   name: 'Ilse Marrowby',
   assumed: [],
@@ -647,12 +622,12 @@ export const ilse: Person = {
   note: 'Hand force pulled against the club’s scale.',
 };
 export const tomas: Person = {
+  ...UNMEASURED_PERSON,
   id: 'person-tomas',
   name: 'Tomas Reedling',
   assumed: [],
   massKg: 84,
   brakeHand: 'left',
-  handForceN: null,
   armReachMm: 690,
   legLoopDropMm: 180,
   legLoopSideMm: 140,
@@ -660,9 +635,9 @@ export const tomas: Person = {
   tieInHeightMm: 1040,
   chinAboveTieInMm: 410,
   kneeAboveSolesMm: 500,
-  note: '',
 };
 export const wren: Person = {
+  ...UNMEASURED_PERSON,
   id: 'person-wren',
   name: 'Wren Fallowby',
   assumed: [],

@@ -1,4 +1,65 @@
-import type { Connector, Device } from './items.ts';
+import type { Connector, Cord, Device, Harness, Rope, Sling } from './items.ts';
+import type { Person } from './person.ts';
+
+/** What stands in a rope of which only the label was read. */
+export const UNREAD_ROPE = {
+  kind: 'rope',
+  assumed: [],
+  measuredDiameterMm: null,
+  measuringUncertaintyMm: null,
+  measuredLengthM: null,
+  linearDensityGPerM: null,
+  sheath: 'unknown',
+  middle: 'unknown',
+  condition: 'unknown',
+  stiffness: 'unknown',
+  impactForceKn: null,
+  staticStretchPercent: null,
+  stretchTest: 'standard',
+  note: '',
+} as const satisfies Partial<Rope>;
+
+/** What stands in a cord of which only thickness and length are known. */
+export const UNREAD_CORD = {
+  kind: 'cord',
+  assumed: [],
+  material: 'unknown',
+  measuredDiameterMm: null,
+  closure: 'double-fisherman',
+  loopLengthMm: null,
+  declaredStrengthKn: null,
+  condition: 'unknown',
+  bench: [],
+  note: '',
+} as const satisfies Partial<Cord>;
+
+/** What stands in a sling of which only width and length are known. */
+export const UNREAD_SLING = {
+  kind: 'sling',
+  assumed: [],
+  material: 'unknown',
+  strengthKn: null,
+  condition: 'unknown',
+  note: '',
+} as const satisfies Partial<Sling>;
+
+/** What stands in a harness that nobody looked at. */
+export const UNREAD_HARNESS = {
+  kind: 'harness',
+  assumed: [],
+  legBuckleTakesLoad: 'unknown',
+  condition: 'unknown',
+  note: '',
+} as const satisfies Partial<Harness>;
+
+/** What stands in somebody of whom only the mass and the hand are known. */
+export const UNMEASURED_PERSON = {
+  handForceN: null,
+  tieInHeightMm: null,
+  chinAboveTieInMm: null,
+  kneeAboveSolesMm: null,
+  note: '',
+} as const satisfies Partial<Person>;
 
 /** What stands in a connector of which only the label was read. */
 export const UNMEASURED_CONNECTOR = {

@@ -15,7 +15,16 @@ export {
   type TuningEntry,
   type TuningTrial,
 } from './tuning.ts';
-export { MUNTER, UNDECLARED_DEVICE, UNMEASURED_CONNECTOR } from './blank.ts';
+export {
+  MUNTER,
+  UNDECLARED_DEVICE,
+  UNMEASURED_CONNECTOR,
+  UNMEASURED_PERSON,
+  UNREAD_CORD,
+  UNREAD_HARNESS,
+  UNREAD_ROPE,
+  UNREAD_SLING,
+} from './blank.ts';
 export {
   choice,
   fieldBounds,

@@ -1,7 +1,15 @@
 import { constant } from '../../foundations/sources/index.ts';
 import type { TypicalKind } from './assumed.ts';
 import { typicalValues } from './typical-values.ts';
-import { UNDECLARED_DEVICE, UNMEASURED_CONNECTOR } from './blank.ts';
+import {
+  UNDECLARED_DEVICE,
+  UNMEASURED_CONNECTOR,
+  UNMEASURED_PERSON,
+  UNREAD_CORD,
+  UNREAD_HARNESS,
+  UNREAD_ROPE,
+  UNREAD_SLING,
+} from './blank.ts';
 import { DEVICE_FAMILIES, type Family } from './families.ts';
 import type { Connector, Cord, Device, Harness, Item, Rope, Sling } from './items.ts';
 import type { Person } from './person.ts';
@@ -40,23 +48,12 @@ export const typicalRope = (
   construction: Rope['construction'],
   name: string,
 ): Rope => ({
+  ...UNREAD_ROPE,
   ...as(id, name),
-  kind: 'rope',
   assumed: ['lengthM'],
   construction,
   nominalDiameterMm: diameterMm,
-  measuredDiameterMm: null,
-  measuringUncertaintyMm: null,
   lengthM: constant('typicalRopeLengthM').best,
-  measuredLengthM: null,
-  linearDensityGPerM: null,
-  sheath: 'unknown',
-  middle: 'unknown',
-  condition: 'unknown',
-  stiffness: 'unknown',
-  impactForceKn: null,
-  staticStretchPercent: null,
-  stretchTest: 'standard',
 });
 
 export const typicalDevice = (id: string, family: Family): Device => ({
@@ -89,38 +86,25 @@ export const typicalConnector = (
 });
 
 export const typicalSling = (id: string, loopLengthMm: number): Sling => ({
+  ...UNREAD_SLING,
   ...as(id, `Sling of ${loopLengthMm / 10} cm`),
-  kind: 'sling',
   assumed: ['widthMm'],
-  material: 'unknown',
   widthMm: constant('typicalSlingWidthMm').best,
   loopLengthMm,
-  strengthKn: null,
-  condition: 'unknown',
 });
 
 export const typicalCord = (id: string, diameterMm: number): Cord => ({
+  ...UNREAD_CORD,
   ...as(id, `Cord of ${diameterMm} mm, tied to a loop`),
-  kind: 'cord',
   assumed: ['cutLengthM'],
-  material: 'unknown',
   nominalDiameterMm: diameterMm,
-  measuredDiameterMm: null,
-  closure: 'double-fisherman',
   cutLengthM: constant('typicalCordCutM').best,
-  loopLengthMm: null,
-  declaredStrengthKn: null,
-  condition: 'unknown',
-  bench: [],
 });
 
 export const typicalHarness = (id: string): Harness => ({
+  ...UNREAD_HARNESS,
   ...as(id, 'Harness with a belay loop'),
-  kind: 'harness',
-  assumed: [],
   attachment: 'belay-loop',
-  legBuckleTakesLoad: 'unknown',
-  condition: 'unknown',
 });
 
 /** Somebody of whom only the mass and the hand are said. */
@@ -129,20 +113,16 @@ export const typicalPerson = (
   name: string,
   { massKg, brakeHand }: Pick<Person, 'massKg' | 'brakeHand'>,
 ): Person => ({
+  ...UNMEASURED_PERSON,
   id,
   name,
   massKg,
   brakeHand,
-  handForceN: null,
   armReachMm: constant('typicalArmReachMm').best,
   legLoopDropMm: constant('typicalLegLoopDropMm').best,
   legLoopSideMm: constant('typicalLegLoopSideMm').best,
   kneeRaiseMm: constant('typicalKneeRaiseMm').best,
-  tieInHeightMm: null,
-  chinAboveTieInMm: null,
-  kneeAboveSolesMm: null,
   assumed: ['armReachMm', 'legLoopDropMm', 'legLoopSideMm', 'kneeRaiseMm'],
-  note: '',
 });
 
 /** One of each family and kind, for a locker to start from; the ids are fresh ones from `newId`. */
