@@ -25,7 +25,8 @@ export async function firefox(onError: (text: string) => void): Promise<Driver> 
     Promise.all<string | undefined>(words).then(
       // No words: the page that said it has been left, and misses parts that it was still loading.
       (said) => said.every((words) => words === undefined) || onError(said.join(' ')),
-      () => onError(message.text()),
+      // It was left while its words were asked for.
+      () => message.text() === 'undefined' || onError(message.text()),
     );
   });
   page.on('pageerror', (error) => onError(String(error)));
