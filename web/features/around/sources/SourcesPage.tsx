@@ -74,11 +74,15 @@ export function SourcesPage() {
           </li>
         ))}
       </ul>
-      <p className="mt-8">
-        <a className="underline" href={`${import.meta.env.BASE_URL}third-party-notices.txt`} download>
-          Licences of the libraries and fonts in Zevrin
-        </a>
-      </p>
+      <Licences />
     </div>
   );
 }
+
+const Licences = () => (
+  <p className="mt-8">
+    <a className="text-act underline" href={`${import.meta.env.BASE_URL}third-party-notices.txt`} download>
+      Licences of the libraries and fonts in Zevrin
+    </a>
+  </p>
+);
