@@ -2,6 +2,7 @@
 // rooms that use it, then those of the whole core (left out with --own). Not part of npm test.
 import { spawnSync } from 'node:child_process';
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { dirname } from 'node:path';
 import { CONSTANTS, type Constant } from '../core/foundations/sources/index.ts';
 
 const root = new URL('../', import.meta.url);
@@ -10,10 +11,12 @@ type End = 'low' | 'best' | 'high';
 
 const files = readdirSync(new URL('core/', root), { recursive: true, encoding: 'utf8' })
   .filter(
-    (path) =>
-      path.endsWith('.ts') && path.includes('/') && !/\.test(-help)?\.ts$/.test(path) && !path.startsWith('sources/'),
+    (path) => path.endsWith('.ts') && !/\.test(-help)?\.ts$/.test(path) && !path.startsWith('foundations/sources/'),
   )
-  .map((path) => ({ room: path.split('/')[0]!, text: readFileSync(new URL(`core/${path}`, root), 'utf8') }));
+  .map((path) => ({
+    room: dirname(path).split('/').slice(0, 2).join('/'),
+    text: readFileSync(new URL(`core/${path}`, root), 'utf8'),
+  }));
 const roomsOf = (id: string) => [...new Set(files.filter((f) => f.text.includes(`'${id}'`)).map((f) => f.room))];
 
 /** The interval with one end moved outwards by a quarter, the best value towards its high end; a plain number grows by a quarter. */
