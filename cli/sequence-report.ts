@@ -10,7 +10,7 @@ import {
   type Sequence,
 } from '../core/answers/procedures/index.ts';
 
-/** Breaches of an order as it stands, and which single departures from it end in one. */
+/** Breaches of an order as it stands, and which single deviations from it end in one. */
 export function sequenceReport(sequence: Sequence) {
   const shipped = PROCEDURES[sequence.procedure];
   const steps = stepsOf(sequence);
@@ -29,7 +29,7 @@ export function sequenceReport(sequence: Sequence) {
     cannot: moments.slice(1).flatMap(({ stuck }, i) => (stuck ? [{ ...named(i), says: stuck }] : [])),
     critical: critical.map(({ at, says, breach, breaksAt, seenAt, look }) => ({
       ...named(at),
-      departure: says,
+      deviation: says,
       kind: breach.kind,
       follows: breach.says,
       breaksAt: named(breaksAt),
@@ -37,7 +37,7 @@ export function sequenceReport(sequence: Sequence) {
       look,
     })),
     worsePairs: explored.pairs.map(({ first, second, outcome }) => ({
-      departures: [explored.deviations[first]!, explored.deviations[second]!].map((d) => deviationText(steps, d)),
+      deviations: [explored.deviations[first]!, explored.deviations[second]!].map((d) => deviationText(steps, d)),
       outcome,
     })),
     pauses: pausesOf(critical).map(({ before, looks }) => ({ before: named(before), looks })),

@@ -97,7 +97,7 @@ test('a critical step cannot be done before it was looked at', async ({ page }) 
   await expect(page.getByRole('button', { name: 'Look first' })).toBeDisabled();
 });
 
-test('every shipped procedure opens without a fault, lanes and departures included', async ({ page }) => {
+test('every shipped procedure opens without a fault, lanes and deviations included', async ({ page }) => {
   for (const id of PROCEDURE_IDS) {
     await open(page, '/mine/steps');
     await page.getByRole('button', { name: `Take it: ${PROCEDURES[id].title}` }).click();

@@ -1,5 +1,5 @@
 // Random orders of every shipped procedure, judged as an order of one's own is judged: npm run orders. What it prints is read by hand, and what was
-// found stands in docs/orders.md: how many were tried, which departures are called clear, and why each may be.
+// found stands in docs/orders.md: how many were tried, which deviations are called clear, and why each may be.
 import {
   newSequence,
   orderVerdict,
@@ -22,7 +22,7 @@ const verdictOf = (sequence: Sequence, ids: readonly string[]) => {
   return orderVerdict(own, walk(own)).severity;
 };
 /** What is left out, and which steps come before one that the shipped order has first. */
-function departures(shipped: readonly string[], ids: readonly string[]): string[] {
+function deviations(shipped: readonly string[], ids: readonly string[]): string[] {
   const at = new Map(ids.map((id, i) => [id, i]));
   const left = shipped.filter((id) => !at.has(id)).map((id) => `-${id}`);
   const turned = shipped.flatMap((first, i) =>
@@ -54,7 +54,7 @@ for (const procedureId of PROCEDURE_IDS.filter((id) => only.length === 0 || only
       }
       const severity = verdictOf(sequence, ids);
       counts[severity] += 1;
-      if (severity === 'clear') for (const d of departures(shipped, ids)) clear.set(d, (clear.get(d) ?? 0) + 1);
+      if (severity === 'clear') for (const d of deviations(shipped, ids)) clear.set(d, (clear.get(d) ?? 0) + 1);
     }
     const options = Object.values(sequence.options).join(' ');
     console.log(

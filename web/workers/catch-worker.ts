@@ -2,7 +2,8 @@ import { expose } from 'comlink';
 import {
   catchRuns,
   heightsOf,
-  REMEDIES,
+  remedied,
+  REMEDY_RUNS,
   RUNS,
   type CatchRuns,
   type Heights,
@@ -11,8 +12,6 @@ import {
 } from '@core/rigs/catch';
 import { paced } from './paced';
 
-/** Remedies are compared with each other, not read to the last part of a hundred: fewer falls tell which one helps. */
-export const REMEDY_RUNS = 2000;
 const SEED = 1;
 
 export interface RemedyAnswer {
@@ -31,14 +30,10 @@ const api = {
   falls(scenario: Scenario, onFall: (done: number) => void): CatchAnswer {
     const tell = paced(onFall);
     const asIs = catchRuns(scenario, RUNS, SEED, tell);
-    let done = RUNS;
-    const remedies = (Object.keys(REMEDIES) as RemedyId[]).flatMap((id) => {
-      const changed = REMEDIES[id].apply(scenario);
-      if (!changed) return [];
-      const runs = catchRuns(changed, REMEDY_RUNS, SEED, (n) => tell(done + n));
-      done += REMEDY_RUNS;
-      return [{ id, runs }];
-    });
+    const remedies = remedied(scenario).map(({ id, changed }, i) => ({
+      id,
+      runs: catchRuns(changed, REMEDY_RUNS, SEED, (n) => tell(RUNS + i * REMEDY_RUNS + n)),
+    }));
     return { asIs, heights: heightsOf(scenario), remedies };
   },
 };

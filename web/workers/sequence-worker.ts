@@ -14,18 +14,18 @@ import {
 import { paced } from './paced';
 
 export interface ExploredSequence {
-  readonly departures: number;
+  readonly deviations: number;
   readonly pairsTried: number;
   readonly critical: readonly Critical[];
   readonly pauses: readonly Pause[];
   /** Pairs that end worse than either by itself. */
   readonly pairs: readonly { readonly first: string; readonly second: string; readonly kind: BreachKind }[];
-  /** Single departures that show themselves before any harm. */
+  /** Single deviations that show themselves before any harm. */
   readonly shows: number;
 }
 
 const api = {
-  /** Every single departure from an order, and every pair. Ended from outside by terminating the worker. */
+  /** Every single deviation from an order, and every pair. Ended from outside by terminating the worker. */
   explore(sequence: Pick<Sequence, 'procedure' | 'steps'>, onRow: (done: number) => unknown): ExploredSequence {
     const procedure = PROCEDURES[sequence.procedure];
     const steps = stepsOf(sequence);
@@ -33,7 +33,7 @@ const api = {
     const critical = criticalOf(procedure, steps, explored);
     const text = (i: number) => deviationText(steps, explored.deviations[i]!);
     return {
-      departures: explored.deviations.length,
+      deviations: explored.deviations.length,
       pairsTried: explored.tried,
       critical,
       pauses: pausesOf(critical),

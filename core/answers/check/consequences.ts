@@ -89,7 +89,7 @@ export function sequenceOf(setup: Rigged): Sequence | null {
 
 const known = new Map<string, readonly { readonly critical: Critical; readonly stepId: string }[]>();
 
-/** Critical departures from the shipped order; worked out once for each procedure and its options. */
+/** Critical deviations from the shipped order; worked out once for each procedure and its options. */
 export function criticalSteps(sequence: Sequence): readonly { readonly critical: Critical; readonly stepId: string }[] {
   const key = `${sequence.procedure} ${JSON.stringify(sequence.options)}`;
   const there = known.get(key);
@@ -105,7 +105,7 @@ export function criticalSteps(sequence: Sequence): readonly { readonly critical:
 }
 
 /**
- * Adds to the reason of each item what follows when it is passed over: from the procedure, what the departure ends in; from what holds,
+ * Adds to the reason of each item what follows when it is passed over: from the procedure, what the deviation ends in; from what holds,
  * that nothing else does.
  */
 export function withConsequences(items: readonly CheckItem[], ctx: Context, findings: readonly Finding[]): CheckItem[] {

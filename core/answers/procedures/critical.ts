@@ -2,7 +2,7 @@ import { BREACHES, type Procedure, type Step } from './procedure.ts';
 import { deviate, type Deviation, type Explored } from './explore.ts';
 import { replay, type Breach } from './replay.ts';
 
-/** A departure that ends in a breach by itself. */
+/** A deviation that ends in a breach by itself. */
 export interface Critical {
   readonly deviation: Deviation;
   /** Place in the order of the step that it concerns. */
@@ -23,7 +23,7 @@ export interface Pause {
   readonly looks: readonly string[];
 }
 
-/** A departure in words. */
+/** A deviation in words. */
 export function deviationText(steps: readonly (Step | null)[], d: Deviation): string {
   const does = (at: number) => lower(steps[at]!.does);
   if (d.kind === 'skip') return `Left out: ${does(d.at)}`;
@@ -32,7 +32,7 @@ export function deviationText(steps: readonly (Step | null)[], d: Deviation): st
 }
 const lower = (text: string) => text.replace(/^./, (c) => c.toLowerCase()).replace(/\.$/, '');
 
-/** Every critical departure, with the earliest step at which it could be noticed and what one would look at. */
+/** Every critical deviation, with the earliest step at which it could be noticed and what one would look at. */
 export function criticalOf(procedure: Procedure, steps: readonly (Step | null)[], explored: Explored): Critical[] {
   const right = replay(
     procedure,
@@ -74,7 +74,7 @@ export function criticalOf(procedure: Procedure, steps: readonly (Step | null)[]
   });
 }
 
-/** Where to stop and look, and at what, so that every critical departure is noticed before it does harm. */
+/** Where to stop and look, and at what, so that every critical deviation is noticed before it does harm. */
 export function pausesOf(critical: readonly Critical[]): Pause[] {
   const looks = new Map<number, Set<string>>();
   for (const { breaksAt, look } of critical) looks.set(breaksAt, (looks.get(breaksAt) ?? new Set()).add(look));

@@ -1,7 +1,7 @@
 import type { BreachKind, Condition, Procedure, Step } from './procedure.ts';
 import type { Move } from './replay.ts';
 
-/** One departure from an order: a step left out, two neighbours swapped, or a step done in a known wrong way. `at` counts from 0. */
+/** One deviation from an order: a step left out, two neighbours swapped, or a step done in a known wrong way. `at` counts from 0. */
 export type Deviation =
   | { readonly kind: 'skip'; readonly at: number }
   | { readonly kind: 'swap'; readonly at: number }
@@ -23,7 +23,7 @@ export interface Explored {
   readonly tried: number;
 }
 
-/** Every single departure from an order. Steps of one's own change nothing and are left alone. */
+/** Every single deviation from an order. Steps of one's own change nothing and are left alone. */
 export function deviationsOf(steps: readonly (Step | null)[]): Deviation[] {
   return steps.flatMap((step, at): Deviation[] => [
     ...(step ? [{ kind: 'skip', at } as const] : []),
@@ -32,7 +32,7 @@ export function deviationsOf(steps: readonly (Step | null)[]): Deviation[] {
   ]);
 }
 
-/** The order with departures that touch different steps. */
+/** The order with deviations that touch different steps. */
 export function deviate(steps: readonly (Step | null)[], deviations: readonly Deviation[]): Move[] {
   const moves: (Move | null)[] = steps.map((step) => ({ step, wrong: null }));
   for (const d of deviations) {
@@ -71,7 +71,7 @@ const BREACH_ORDER: readonly BreachKind[] = ['fall', 'unattached', 'untested', '
 /** Place of `up` among the values of `where`. */
 const UP = 2;
 
-/** The procedure with facts as small numbers, so that thousands of departures are walked in milliseconds. Says the same as `replay`. */
+/** The procedure with facts as small numbers, so that thousands of deviations are walked in milliseconds. Says the same as `replay`. */
 class FastWorld {
   readonly start: Uint8Array;
   private readonly places: ReadonlyMap<string, number>;
@@ -191,9 +191,9 @@ const badness = (outcome: Outcome): number =>
   outcome.kind === 'breach' ? BREACH_ORDER.indexOf(outcome.breach) : BREACH_ORDER.length;
 
 /**
- * Every single departure from an order, and every pair of departures that touch different steps. The world is walked from the start; the
- * part before the first departure is walked once. Tests compare it with `replay` move by move.
- * @param onRow hears how many first departures are done.
+ * Every single deviation from an order, and every pair of deviations that touch different steps. The world is walked from the start; the
+ * part before the first deviation is walked once. Tests compare it with `replay` move by move.
+ * @param onRow hears how many first deviations are done.
  */
 export function explore(
   procedure: Procedure,
@@ -221,7 +221,7 @@ export function explore(
   }
 
   const at = new Uint8Array(world.start.length);
-  /** Walks the order with one or two departures, from the earlier of them on. Places are counted in the changed order. */
+  /** Walks the order with one or two deviations, from the earlier of them on. Places are counted in the changed order. */
   const walk = (first: Deviation, second: Deviation | null): Outcome => {
     const from = Math.min(first.at, sound < 0 ? 0 : sound);
     at.set(before[from]!);

@@ -647,7 +647,7 @@ const NEVER_CLEAR: Partial<Record<ProcedureId, readonly (readonly [string, strin
 
 describe('random orders', () => {
   it.each(Object.entries(NEVER_CLEAR) as [ProcedureId, readonly (readonly [string, string])[]][])(
-    '%s: none that is called clear has one of the fatal departures',
+    '%s: none that is called clear has one of the fatal deviations',
     (id, rules) => {
       const sequence = fresh(id);
       const shipped = sequence.steps.map((l) => l.id);

@@ -13,7 +13,7 @@ export {
   type FallQuestion,
   type QuestionIssue,
 } from './question.ts';
-export { catchRuns, FIGURES, RUNS, seeded, type Bar, type CatchRuns, type FigureId } from './runs.ts';
+export { catchRuns, FIGURES, REMEDY_RUNS, RUNS, seeded, type Bar, type CatchRuns, type FigureId } from './runs.ts';
 export {
   BEST,
   clearanceM,
@@ -21,6 +21,7 @@ export {
   DEVICE_HEIGHT_M,
   fallOf,
   isFixed,
+  remedied,
   REMEDIES,
   TIE_IN_ABOVE_FEET_M,
   valueAt,

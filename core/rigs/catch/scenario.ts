@@ -232,6 +232,13 @@ export const REMEDIES = {
 } as const satisfies Record<string, { readonly label: string; readonly apply: (s: Scenario) => Scenario | null }>;
 export type RemedyId = keyof typeof REMEDIES;
 
+/** How the falls go with each remedy that changes something here. */
+export const remedied = (scenario: Scenario): { readonly id: RemedyId; readonly changed: Scenario }[] =>
+  (Object.keys(REMEDIES) as RemedyId[]).flatMap((id) => {
+    const changed = REMEDIES[id].apply(scenario);
+    return changed ? [{ id, changed }] : [];
+  });
+
 export const withQuestion = (s: Scenario, patch: Partial<FallQuestion>): Scenario => ({
   ...s,
   question: { ...s.question, ...patch },

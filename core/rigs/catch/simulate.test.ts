@@ -155,7 +155,7 @@ describe('energy', () => {
     fall.climberKg * G * m.downM +
     (fall.belayer === 'free' ? (fall.belayerKg * m.belayerMPerS ** 2) / 2 + fall.belayerKg * G * m.liftM : 0) +
     m.stretchJ;
-  /** Largest departure from the energy at the start, as a share of all that is in it. */
+  /** Largest deviation from the energy at the start, as a share of all that is in it. */
   const drift = (fall: Fall, untilS: number) => {
     const all: number[] = [];
     let most = 0;

@@ -11,6 +11,8 @@ import {
   pastBelay,
   questionIssues,
   REMEDIES,
+  remedied,
+  REMEDY_RUNS,
   RUNS,
   scenarioOf,
   traceOf,
@@ -256,6 +258,7 @@ function Answer({ scenario, led, left, onMove, onTake }: AnswerProps) {
   const trace = useMemo(() => traceOf(scenario), [scenario]);
   const [shown, setShown] = useState<number | null>(null);
   const [chosen, setChosen] = useState<number | null>(null);
+  const falls = useMemo(() => RUNS + remedied(scenario).length * REMEDY_RUNS, [scenario]);
   const result = state.kind === 'done' ? state.result : null;
   const findings = useMemo(
     () =>
@@ -273,8 +276,8 @@ function Answer({ scenario, led, left, onMove, onTake }: AnswerProps) {
         ) : (
           <WorkProgress
             state={state}
-            says={(done) => `${done} of ${RUNS} falls`}
-            of={RUNS}
+            says={(done) => `${done} of ${falls} falls`}
+            of={falls}
             onStop={stop}
             onAgain={again}
           />

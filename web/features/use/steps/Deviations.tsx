@@ -5,7 +5,7 @@ import type { ExploredSequence } from '../../../workers/sequence-worker';
 import type { JobState } from '../../../workers/useWorkerJob';
 import { useWords } from '../../../app/preferences';
 
-interface DeparturesProps {
+interface DeviationsProps {
   readonly state: JobState<ExploredSequence>;
   readonly broken: boolean;
   readonly onStop: () => void;
@@ -16,21 +16,21 @@ interface DeparturesProps {
 const SHOWN = 6;
 
 /** What happens when something is left out, swapped or done wrong: which steps are critical, what follows, where it could be noticed. */
-export function Deviations({ state, broken, onStop, onAgain, onChoose }: DeparturesProps) {
+export function Deviations({ state, broken, onStop, onAgain, onChoose }: DeviationsProps) {
   const inWords = useWords();
   const [all, setAll] = useState(false);
   return (
-    <section aria-labelledby="departures">
-      <h2 id="departures">If something goes otherwise</h2>
+    <section aria-labelledby="deviations">
+      <h2 id="deviations">If something goes otherwise</h2>
       {broken ? (
-        <p className="mt-1 text-ink-2">Put the order right first; then every departure from it is tried.</p>
+        <p className="mt-1 text-ink-2">Put the order right first; then every deviation from it is tried.</p>
       ) : (
         <>
-          <WorkProgress state={state} says={(done) => `${done} departures tried`} onStop={onStop} onAgain={onAgain} />
+          <WorkProgress state={state} says={(done) => `${done} deviations tried`} onStop={onStop} onAgain={onAgain} />
           {state.kind === 'done' && (
             <>
               <p role="status" className="mt-1 text-ink-2">
-                {state.result.departures} single departures and {state.result.pairsTried} pairs were tried: every step
+                {state.result.deviations} single deviations and {state.result.pairsTried} pairs were tried: every step
                 left out, neighbours swapped, steps done in their known wrong ways.{' '}
                 <strong className="text-ink">{state.result.critical.length} are critical</strong>; {state.result.shows}{' '}
                 show themselves before any harm.
