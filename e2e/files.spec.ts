@@ -41,6 +41,7 @@ test('the demo comes back identical after a wipe, and can be set back', async ({
   await expect(page.getByText(/holds 0 items/)).toBeVisible();
   await give(page, 'demo.zevrin.json', before);
   await page.getByRole('button', { name: 'Replace everything with it' }).click();
+  await expect(page.getByText('The file is read in.', { exact: true })).toBeVisible();
   expect(await exported(page)).toBe(before);
   await page.getByRole('button', { name: 'Wipe everything' }).click();
   await page.getByRole('button', { name: 'Wipe it' }).click();
@@ -49,6 +50,7 @@ test('the demo comes back identical after a wipe, and can be set back', async ({
   await expect(page.getByText(/holds 0 items/)).toBeVisible();
   await page.getByRole('button', { name: 'Set the demo back' }).click();
   await page.getByRole('button', { name: 'Set it back' }).click();
+  await expect(page.getByText('The demo is as it was at first.', { exact: true })).toBeVisible();
   expect(await exported(page)).toBe(before);
 });
 

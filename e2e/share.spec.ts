@@ -82,6 +82,7 @@ test('the code on a phone is read out of what a camera sees: held askew, a littl
     await camera.setContent(
       `<body style="margin:0;background:#444;display:grid;place-items:center;height:100vh"><img style="width:1200px;transform:${how || 'none'};filter:${lens || 'none'}" src="data:image/png;base64,${shown.toString('base64')}"></body>`,
     );
+    await camera.locator('img').evaluate((image: HTMLImageElement) => image.decode());
     const picture = await camera.screenshot();
     await camera.addScriptTag({ path: reader });
     return camera.evaluate(

@@ -37,8 +37,9 @@ test('another order that is as good is accepted; a step is taken out, seen as fa
   await expect(order.locator('> li').nth(19)).toHaveAttribute('data-step', 'call-going');
   await expect(verdict(page)).toContainText('No fault found');
 
-  await order.locator('[data-step="hitch-test"]').getByRole('button', { name: /^\d+ / }).click();
-  await page.getByRole('button', { name: 'Take out' }).click();
+  const hitchTest = order.locator('[data-step="hitch-test"]');
+  await hitchTest.getByRole('button', { name: /^\d+ / }).click();
+  await hitchTest.getByRole('button', { name: 'Take out' }).click();
   await expect(verdict(page)).toContainText('Stop');
   await expect(page.locator('[data-trouble]').first()).toContainText('the hitch was not tested');
   await order.locator('[data-step="device-weigh"]').getByRole('button', { name: /^\d+ / }).click();

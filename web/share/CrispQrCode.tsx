@@ -21,6 +21,8 @@ export function CrispQrCode({ name, squares }: { name: string; squares: Squares 
   useLayoutEffect(() => {
     const box = room.current!;
     const fit = () => setSidePx(crispSide(box.clientWidth, squares.size + 2 * QUIET, window.devicePixelRatio || 1));
+    // Before the first paint: a code must not stand there for a moment in a size that a camera cannot read.
+    fit();
     const observer = new ResizeObserver(fit);
     observer.observe(box);
     return () => observer.disconnect();

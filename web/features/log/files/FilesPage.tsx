@@ -153,17 +153,16 @@ export function FilesPage() {
         This workspace holds {contents(countsOf(data))}. It is stored in this browser only.{' '}
         {keeping && KEEPING_WORDS[keeping]}
       </p>
-      {storing.kind === 'running' && (
-        <p role="status" className="mt-4">
-          Storing …
-        </p>
-      )}
+      {/* Its room is there before it is needed: what stands below must not move under a finger. */}
+      <p role="status" className="mt-2 min-h-6">
+        {storing.kind === 'running' && 'Storing …'}
+      </p>
       {storing.kind === 'failed' && (
         <p role="alert" className="mt-4 rounded-lg bg-stop-wash p-4 text-stop">
           It could not be stored, and nothing here has changed: {storing.message}
         </p>
       )}
-      <section className="mt-6 grid gap-2">
+      <section className="mt-2 grid gap-2">
         <h2>Take a copy</h2>
         <div>
           <button type="button" className="btn btn-act" onClick={() => void takeCopy()}>

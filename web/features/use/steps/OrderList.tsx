@@ -25,8 +25,8 @@ interface OrderListProps {
   readonly lines: readonly Line[];
   readonly steps: readonly (Step | null)[];
   readonly troubles: readonly Trouble[];
-  /** Looks before each step, from the exploration. */
-  readonly looks: ReadonlyMap<number, readonly string[]>;
+  /** Looks before each step, by its id, from the exploration. */
+  readonly looks: ReadonlyMap<string, readonly string[]>;
   readonly chosen: number | null;
   readonly onChoose: (at: number) => void;
   readonly onChange: (lines: Line[]) => void;
@@ -59,7 +59,7 @@ export function OrderList({ lines, steps, troubles, looks, chosen, onChoose, onC
               step={steps[at] ?? null}
               last={at === lines.length - 1}
               troubles={troubles.filter((t) => t.at === at)}
-              looks={looks.get(at) ?? []}
+              looks={looks.get(line.id) ?? []}
               chosen={chosen === at}
               onChoose={() => onChoose(at)}
               onMove={(by) => move(at, at + by)}

@@ -39,6 +39,23 @@ export function SequencePage() {
   return sequence ? <SequenceView key={sequence.id} sequence={sequence} /> : <NotFound what="This order" />;
 }
 
+type Looks = ReadonlyMap<string, readonly string[]>;
+const NO_LOOKS: Looks = new Map();
+
+/**
+ * What is to be looked at before each step, by the step. While a changed order is explored, what was known of the one before stays: lines that go
+ * and come again would move the steps under a finger, and the next press would meet another one.
+ */
+function useLooks({ steps }: Sequence, state: ReturnType<typeof useExplored>['state']): Looks {
+  const found = useMemo(
+    () => (state.kind === 'done' ? new Map(state.result.pauses.map((p) => [steps[p.before]!.id, p.looks])) : null),
+    [state, steps],
+  );
+  const [looks, setLooks] = useState(NO_LOOKS);
+  if (found !== null && found !== looks) setLooks(found);
+  return looks;
+}
+
 /** One order of steps: its verdict, the attachments along it, the steps to move about, and what follows from a mistake. */
 function SequenceView({ sequence }: { sequence: Sequence }) {
   const inWords = useWords();
@@ -58,10 +75,7 @@ function SequenceView({ sequence }: { sequence: Sequence }) {
   } = useMemo(() => orderVerdict(sequence, moments), [sequence, moments]);
   const { state, stop, again } = useExplored(sequence);
   const broken = wrong.length > 0;
-  const looks = useMemo(
-    () => new Map(!broken && state.kind === 'done' ? state.result.pauses.map((p) => [p.before, p.looks]) : []),
-    [state, broken],
-  );
+  const looks = useLooks(sequence, state);
   const change = (next: Sequence, field: string | null = null) =>
     dispatch(edited(changeSequence(sequence, next, new Date().toISOString(), field)));
   const setLines = (lines: Line[]) => change({ ...sequence, steps: lines, at: null });
@@ -167,7 +181,7 @@ function SequenceView({ sequence }: { sequence: Sequence }) {
             lines={sequence.steps}
             steps={steps}
             troubles={wrong}
-            looks={looks}
+            looks={broken ? NO_LOOKS : looks}
             chosen={chosen}
             onChoose={(at) => setChosen(at === chosen ? null : at)}
             onChange={setLines}
