@@ -1,7 +1,8 @@
 import { expect, it } from 'vitest';
 import type { Setup } from '../rig/index.ts';
-import { SETUPS, variedSetups } from '../../samples/index.ts';
+import { variedSetups } from '../../samples/index.ts';
 import { contextOf, questionsOf, slotsOf } from './index.ts';
+import { byVariation } from './judged-by.test-help.ts';
 
 /** What is asked about each element or pair, and what may be chosen for each place, a line each. */
 function linesOf(setup: Setup): string[] {
@@ -16,21 +17,11 @@ function linesOf(setup: Setup): string[] {
   ];
 }
 
-const varied = variedSetups();
-const samples = new Map(varied.filter(({ name }) => name in SETUPS).map(({ name, setup }) => [name, linesOf(setup)]));
-
 // Read when it changes: what is left out here is never asked, and nothing can say that it was not judged.
-it.each(varied.map(({ name, setup }) => [name, setup] as const))('%s', (name, setup) => {
-  const sample = samples.get(name) ? [] : samples.get(name.slice(0, name.indexOf(' + ')))!;
-  expect(
-    linesOf(setup)
-      .filter((line) => !sample.includes(line))
-      .join('\n'),
-  ).toMatchSnapshot();
-});
+it.each(byVariation(linesOf))('%s', (_, lines) => expect(lines).toMatchSnapshot());
 
 it('says in words what it asks', () => {
-  const words = varied.flatMap(({ setup }) =>
+  const words = variedSetups().flatMap(({ setup }) =>
     questionsOf(contextOf(setup)).map((q) => `${q.claim.slice(q.claim.lastIndexOf(':') + 1)}: ${q.words}`),
   );
   expect([...new Set(words)].sort().join('\n')).toMatchSnapshot();
