@@ -97,18 +97,26 @@ function oneAttachment(ctx: Context, fault: Fault): Finding {
   const knots = ctx.setup.attachments.some(
     ({ root, end }) => root.kind === 'part' && end.kind === 'knot' && end.on.some((o) => lines.includes(o.line)),
   );
-  return finding({
-    code: 'hold.one-attachment',
-    severity: knots ? 'mind' : 'stop',
-    subject: [fault.part],
-    says: `Only one thing that grips the rope holds: when ${literal(fault.says)}, ${knots ? 'the next knot below is what stops the fall' : 'nothing is left'}.`,
-    because: knots
-      ? 'Between two knots you fall as far as you climbed since the last one, onto a device that has just let go.'
-      : 'What opens or slips once has nothing behind it. A foot loop is no attachment.',
-    remedy: knots
-      ? 'Tie the next knot every few metres, or add a second attachment of full strength.'
-      : 'Add a second attachment of full strength, at best on a rope of its own, or tie knots below you every few metres.',
-  });
+  return finding(
+    {
+      code: 'hold.one-attachment',
+      subject: [fault.part],
+      says: `Only one thing that grips the rope holds: when ${literal(fault.says)}, ${knots ? 'the next knot below is what stops the fall' : 'nothing is left'}.`,
+    },
+    knots
+      ? {
+          severity: 'mind',
+          because:
+            'Between two knots you fall as far as you climbed since the last one, onto a device that has just let go.',
+          remedy: 'Tie the next knot every few metres, or add a second attachment of full strength.',
+        }
+      : {
+          severity: 'stop',
+          because: 'What opens or slips once has nothing behind it. A foot loop is no attachment.',
+          remedy:
+            'Add a second attachment of full strength, at best on a rope of its own, or tie knots below you every few metres.',
+        },
+  );
 }
 
 /** Where every way of being held only waits for something that is not tested, that is said there: "nothing holds" would cry wolf. */

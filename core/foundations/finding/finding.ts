@@ -5,8 +5,14 @@ import { SEVERITIES, type Finding, type ElementId, type Severity } from './schem
 type FindingInput = Omit<Finding, 'sources' | 'numbers' | 'remedy'> &
   Partial<Pick<Finding, 'numbers' | 'remedy'>> & { readonly sources?: readonly SourceId[] };
 
-/** Builds a finding; its sources are those of its code in the register plus any given here. */
-export function finding(input: FindingInput): Finding {
+/**
+ * Builds a finding; its sources are those of its code in the register plus any given here. Where one of several cases is found, each case carries its
+ * severity, its sentences and its remedy together: `finding({ code, subject }, tooLight ? { … } : { … })`.
+ */
+export function finding<A extends Partial<FindingInput>>(about: A, found: Omit<FindingInput, keyof A>): Finding;
+export function finding(input: FindingInput): Finding;
+export function finding(about: FindingInput, found?: Partial<FindingInput>): Finding {
+  const input = found ? { ...about, ...found } : about;
   const registered: readonly SourceId[] = CODE_SOURCES[input.code];
   // Made by the ten thousand while planning: field by field, and the set is built only where it is needed.
   return {

@@ -28,32 +28,37 @@ function firstPiece(scenario: Scenario, { share, spread }: CatchRuns): Finding {
   const stop = reachesPiece > threshold('shareStop');
   const held = isFixed(scenario);
   const direct = scenario.deviceOn === 'anchor';
-  return finding({
-    code: 'catch.first-piece',
-    severity: stop ? 'stop' : reachesPiece > 0 ? 'mind' : 'clear',
-    subject: ['belayer'],
-    says: held
-      ? direct
-        ? 'The device hangs on the anchor: it stays away from the first piece.'
-        : 'The belayer is tied down: the device stays away from the first piece.'
-      : `${ofHundred(reachesPiece)} your device reaches the first piece.`,
-    because: held
-      ? `The pull goes to the anchor${direct ? '' : ' of the belayer'}, and the catch is harder for it.`
-      : `There are {way} from the device to it; the belayer is lifted by {lift~}.${reachesPiece > 0 ? ' There a cam is pressed open, a hand is drawn in and lets go.' : ''}`,
-    remedy:
-      reachesPiece > 0
-        ? 'Try the changes listed below. Move closer to the wall, add friction, or use a heavier belayer.'
-        : '',
-    numbers: [
-      {
-        key: 'way',
-        label: 'Way of the device to the first piece',
-        quantity: 'lengthM',
-        value: exactly(wayLeftM(scenario)),
-      },
-      { key: 'lift', label: 'Belayer is lifted', quantity: 'lengthM', value: spread.liftM },
-    ],
-  });
+  const remedy = 'Try the changes listed below. Move closer to the wall, add friction, or use a heavier belayer.';
+  return finding(
+    {
+      code: 'catch.first-piece',
+      subject: ['belayer'],
+      says: held
+        ? direct
+          ? 'The device hangs on the anchor: it stays away from the first piece.'
+          : 'The belayer is tied down: the device stays away from the first piece.'
+        : `${ofHundred(reachesPiece)} your device reaches the first piece.`,
+      because: held
+        ? `The pull goes to the anchor${direct ? '' : ' of the belayer'}, and the catch is harder for it.`
+        : `There are {way} from the device to it; the belayer is lifted by {lift~}.${reachesPiece > 0 ? ' There a cam is pressed open, a hand is drawn in and lets go.' : ''}`,
+      numbers: [
+        {
+          key: 'way',
+          label: 'Way of the device to the first piece',
+          quantity: 'lengthM',
+          value: exactly(wayLeftM(scenario)),
+        },
+        { key: 'lift', label: 'Belayer is lifted', quantity: 'lengthM', value: spread.liftM },
+      ],
+    },
+    stop
+      ? reachesPiece > 0
+        ? { severity: 'stop', remedy }
+        : { severity: 'stop' }
+      : reachesPiece > 0
+        ? { severity: 'mind', remedy }
+        : { severity: 'clear' },
+  );
 }
 
 /** A fall past the belay: nothing takes it but the device and what it hangs on. */
@@ -93,18 +98,23 @@ function clearance({ share, spread }: CatchRuns): Finding {
   const { reachesGround } = share;
   const stop = reachesGround > threshold('shareStop');
   const near = spread.clearanceM.low < threshold('clearanceMindM');
-  return finding({
-    code: 'catch.clearance',
-    severity: stop ? 'stop' : near || reachesGround > 0 ? 'mind' : 'clear',
-    subject: ['climber'],
-    says: `${ofHundred(reachesGround)} the climber hits the ground or the ledge.`,
-    because: 'At the lowest point {left~} are left below the feet. What the calculation leaves out is listed below.',
-    remedy:
-      stop || near
-        ? 'Keep less slack, clip a piece sooner, and stand close to the wall. Do not fall here until then.'
-        : '',
-    numbers: [{ key: 'left', label: 'Left below the feet', quantity: 'lengthM', value: spread.clearanceM }],
-  });
+  const remedy = 'Keep less slack, clip a piece sooner, and stand close to the wall. Do not fall here until then.';
+  return finding(
+    {
+      code: 'catch.clearance',
+      subject: ['climber'],
+      says: `${ofHundred(reachesGround)} the climber hits the ground or the ledge.`,
+      because: 'At the lowest point {left~} are left below the feet. What the calculation leaves out is listed below.',
+      numbers: [{ key: 'left', label: 'Left below the feet', quantity: 'lengthM', value: spread.clearanceM }],
+    },
+    stop
+      ? { severity: 'stop', remedy }
+      : near || reachesGround > 0
+        ? stop || near
+          ? { severity: 'mind', remedy }
+          : { severity: 'mind' }
+        : { severity: 'clear' },
+  );
 }
 
 /** From the ground with nothing clipped: no rope holds it. */
@@ -132,43 +142,43 @@ function stance(scenario: Scenario, { spread }: CatchRuns): Finding {
   const free = !isFixed(scenario);
   const drawn = free && spread.towardsWallM.high > threshold('drawnMindM');
   const far = free && question.besideM > threshold('stanceMindM');
-  return finding({
-    code: 'catch.stance',
-    severity: drawn || far ? 'mind' : 'clear',
-    subject: ['belayer'],
-    says: drawn
-      ? 'The pull draws the belayer towards the wall.'
+  const remedy = 'Stand close to the wall, below the first piece and out of the line of a falling climber.';
+  return finding(
+    {
+      code: 'catch.stance',
+      subject: ['belayer'],
+      because: `{beside} from the wall; a fall draws the belayer {drawn~} towards it.${drawn || far ? ' Whoever stumbles or is thrown against rock may let go.' : ''}`,
+      numbers: [
+        { key: 'beside', label: 'Belayer from the wall', quantity: 'lengthM', value: exactly(question.besideM) },
+        { key: 'drawn', label: 'Drawn towards the wall', quantity: 'lengthM', value: spread.towardsWallM },
+      ],
+    },
+    drawn
+      ? { severity: 'mind', says: 'The pull draws the belayer towards the wall.', remedy }
       : far
-        ? 'The belayer stands far from the wall.'
-        : 'The stance of the belayer is close enough to the wall, or held.',
-    because: `{beside} from the wall; a fall draws the belayer {drawn~} towards it.${drawn || far ? ' Whoever stumbles or is thrown against rock may let go.' : ''}`,
-    remedy:
-      drawn || far ? 'Stand close to the wall, below the first piece and out of the line of a falling climber.' : '',
-    numbers: [
-      { key: 'beside', label: 'Belayer from the wall', quantity: 'lengthM', value: exactly(question.besideM) },
-      { key: 'drawn', label: 'Drawn towards the wall', quantity: 'lengthM', value: spread.towardsWallM },
-    ],
-  });
+        ? { severity: 'mind', says: 'The belayer stands far from the wall.', remedy }
+        : { severity: 'clear', says: 'The stance of the belayer is close enough to the wall, or held.' },
+  );
 }
 
 function hand({ spread, palmJ }: CatchRuns): Finding {
   const stop = palmJ.best >= threshold('palmStopJ');
   const mind = palmJ.high >= threshold('palmMindJ');
-  return finding({
-    code: 'catch.hand',
-    severity: stop ? 'stop' : mind ? 'mind' : 'clear',
-    subject: ['belayer'],
-    says: stop
-      ? 'More rope runs through the hand than a bare hand holds.'
+  const remedy = 'Wear gloves, use a device that grips this rope better, or add friction at the first piece.';
+  return finding(
+    {
+      code: 'catch.hand',
+      subject: ['belayer'],
+      because: '{slip~} of rope run through it; {heat~} go into the palm.',
+      numbers: [
+        { key: 'slip', label: 'Rope through the hand', quantity: 'lengthM', value: spread.slipM },
+        { key: 'heat', label: 'Heat in the palm', quantity: 'energyJ', value: palmJ },
+      ],
+    },
+    stop
+      ? { severity: 'stop', says: 'More rope runs through the hand than a bare hand holds.', remedy }
       : mind
-        ? 'Rope runs through the hand and can burn it.'
-        : 'The rope hardly runs through the hand.',
-    because: '{slip~} of rope run through it; {heat~} go into the palm.',
-    remedy:
-      stop || mind ? 'Wear gloves, use a device that grips this rope better, or add friction at the first piece.' : '',
-    numbers: [
-      { key: 'slip', label: 'Rope through the hand', quantity: 'lengthM', value: spread.slipM },
-      { key: 'heat', label: 'Heat in the palm', quantity: 'energyJ', value: palmJ },
-    ],
-  });
+        ? { severity: 'mind', says: 'Rope runs through the hand and can burn it.', remedy }
+        : { severity: 'clear', says: 'The rope hardly runs through the hand.' },
+  );
 }

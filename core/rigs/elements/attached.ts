@@ -208,18 +208,21 @@ function byHand(a: Attachment, ctx: Context): Finding[] {
     const runs = handOffIn(end.item, use) === 'runs';
     if ((!runs && !tended) || wearer?.role === 'casualty') return [];
     return [
-      finding({
-        code: 'rig.no-hand',
-        severity: runs ? 'stop' : 'mind',
-        subject: [end.id],
-        says: `Nobody’s hand brakes at ${name}.`,
-        because: runs
-          ? 'When no hand holds the brake strand the rope runs through it.'
-          : 'A device that holds hands-off can be blocked or pushed open. The hand on the brake strand then stops the rope.',
-        remedy: runs
-          ? 'Say whose hand brakes, or use a device that holds hands-off.'
-          : 'Say whose hand is on the brake strand. It stays there.',
-      }),
+      finding(
+        { code: 'rig.no-hand', subject: [end.id], says: `Nobody’s hand brakes at ${name}.` },
+        runs
+          ? {
+              severity: 'stop',
+              because: 'When no hand holds the brake strand the rope runs through it.',
+              remedy: 'Say whose hand brakes, or use a device that holds hands-off.',
+            }
+          : {
+              severity: 'mind',
+              because:
+                'A device that holds hands-off can be blocked or pushed open. The hand on the brake strand then stops the rope.',
+              remedy: 'Say whose hand is on the brake strand. It stays there.',
+            },
+      ),
     ];
   }
   const hand = ctx.index.person(end.hand);
@@ -256,16 +259,20 @@ export const atEdgeJudge: Judge = {
     const loose = person.atEdge === 'loose';
     const name = literal(person.item.name);
     return [
-      finding({
-        code: 'rig.at-edge',
-        severity: loose ? 'stop' : 'untested',
-        subject: [ref],
-        says: loose
-          ? `${name} stands at an edge and is not attached.`
-          : `Not entered yet: whether ${name} stands at an edge, and is attached there.`,
-        because: 'A pull on the rope, or one step back, takes the belayer over it, and nobody holds the rope then.',
-        remedy: 'Attach the belayer to the anchor, tight, before anybody loads the rope.',
-      }),
+      finding(
+        {
+          code: 'rig.at-edge',
+          subject: [ref],
+          because: 'A pull on the rope, or one step back, takes the belayer over it, and nobody holds the rope then.',
+          remedy: 'Attach the belayer to the anchor, tight, before anybody loads the rope.',
+        },
+        loose
+          ? { severity: 'stop', says: `${name} stands at an edge and is not attached.` }
+          : {
+              severity: 'untested',
+              says: `Not entered yet: whether ${name} stands at an edge, and is attached there.`,
+            },
+      ),
     ];
   },
   reads: (ref) => [ref],

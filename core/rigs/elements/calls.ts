@@ -22,20 +22,19 @@ function heard(ref: string, { calls }: Setup): Finding[] {
     unknown: 'It is not said how you tell each other what you do.',
   }[calls.by];
   return [
-    finding({
-      code: 'crew.calls',
-      severity: calls.by === 'unknown' ? 'untested' : 'mind',
-      subject: [ref],
-      says,
-      because:
-        calls.by === 'tugs'
-          ? 'Tugs get lost over edges and runners, and a climber who pulls rope looks like one who tugs.'
-          : 'Out of sight a word that is not understood, or silence, is taken for what one expects.',
-      remedy:
-        calls.by === 'tugs'
-          ? 'Agree how many tugs mean what, that they are answered, and that the belay stays on until the rope has run out tight.'
-          : 'Agree words, tugs or signs on the ground, with names; each is answered, and silence is no answer.',
-    }),
+    finding(
+      { code: 'crew.calls', severity: calls.by === 'unknown' ? 'untested' : 'mind', subject: [ref], says },
+      calls.by === 'tugs'
+        ? {
+            because: 'Tugs get lost over edges and runners, and a climber who pulls rope looks like one who tugs.',
+            remedy:
+              'Agree how many tugs mean what, that they are answered, and that the belay stays on until the rope has run out tight.',
+          }
+        : {
+            because: 'Out of sight a word that is not understood, or silence, is taken for what one expects.',
+            remedy: 'Agree words, tugs or signs on the ground, with names; each is answered, and silence is no answer.',
+          },
+    ),
   ];
 }
 

@@ -106,16 +106,17 @@ export const strandsJudge: Judge = {
     if (strands === 'both') return [];
     const one = strands === 'one';
     return [
-      finding({
-        code: 'rig.strands-in-device',
-        severity: one ? 'stop' : 'untested',
-        subject: [a.end.id, doubledIn(a, ctx)[0]!.id],
-        says: one
-          ? 'Only one strand runs through the device.'
-          : 'It is not said whether both strands run through the device.',
-        because: 'On one strand the rope pulls through the anchor and drops you with it.',
-        remedy: 'Thread both strands, each in its own slot, and clip both.',
-      }),
+      finding(
+        {
+          code: 'rig.strands-in-device',
+          subject: [a.end.id, doubledIn(a, ctx)[0]!.id],
+          because: 'On one strand the rope pulls through the anchor and drops you with it.',
+          remedy: 'Thread both strands, each in its own slot, and clip both.',
+        },
+        one
+          ? { severity: 'stop', says: 'Only one strand runs through the device.' }
+          : { severity: 'untested', says: 'It is not said whether both strands run through the device.' },
+      ),
     ];
   },
   reads: () => [],

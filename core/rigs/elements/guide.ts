@@ -37,19 +37,19 @@ export const loadStrandJudge: Judge = {
     if (!guides(ctx.index.ownerOf(ref)!, ctx) || loadStrand === 'above') return [];
     const name = literal(item!.name);
     return [
-      finding({
-        code: 'guide.load-strand',
-        severity: loadStrand === 'below' ? 'stop' : 'untested',
-        subject: [ref],
-        says:
-          loadStrand === 'below'
-            ? `In ${name} the loaded strand lies below the brake strand: it holds nobody.`
-            : `It is not said which strand lies above in ${name}.`,
-        because:
-          'The plate grips because the loaded strand presses on the brake strand. The other way round the rope runs.',
-        remedy:
-          'Take the rope out and put it in with the strand to the second above; pull at that strand with the hand off.',
-      }),
+      finding(
+        {
+          code: 'guide.load-strand',
+          subject: [ref],
+          because:
+            'The plate grips because the loaded strand presses on the brake strand. The other way round the rope runs.',
+          remedy:
+            'Take the rope out and put it in with the strand to the second above; pull at that strand with the hand off.',
+        },
+        loadStrand === 'below'
+          ? { severity: 'stop', says: `In ${name} the loaded strand lies below the brake strand: it holds nobody.` }
+          : { severity: 'untested', says: `It is not said which strand lies above in ${name}.` },
+      ),
     ];
   },
   reads: (ref) => [ref],
@@ -70,36 +70,40 @@ export const crossedJudge: Judge = {
     const gathered = gatheredM !== null && gatheredM >= leastM && gatheredM <= mostM;
     const crossed = strandsLie === 'crossed';
     return [
-      finding({
-        code: crossed && gathered ? 'guide.gathered' : 'guide.crossed',
-        severity: crossed ? (gathered ? 'mind' : 'stop') : 'untested',
-        subject: [ref],
-        says: crossed
+      finding(
+        {
+          code: crossed && gathered ? 'guide.gathered' : 'guide.crossed',
+          subject: [ref],
+          because:
+            crossed && gatheredM !== null && !gathered
+              ? 'The connector that gathers them hangs {gathered} below the device; between {least} and {most} it turns both loads into one direction.'
+              : 'Loaded from different sides, one rope lies on the other and keeps it from being pressed.',
+          remedy:
+            'Lay the ropes side by side, and keep them so: through one connector {least} to {most} below the device. Else tie a knot behind the device before a hand leaves the rope.',
+          numbers: [
+            { key: 'least', label: 'Nearest that a connector gathers', quantity: 'lengthM', value: exactly(leastM) },
+            { key: 'most', label: 'Farthest that a connector gathers', quantity: 'lengthM', value: exactly(mostM) },
+            ...(gatheredM === null
+              ? []
+              : [
+                  {
+                    key: 'gathered',
+                    label: 'Connector that gathers',
+                    quantity: 'lengthM',
+                    value: exactly(gatheredM),
+                  } as const,
+                ]),
+          ],
+        },
+        crossed
           ? gathered
-            ? 'The two ropes cross below the device; a connector gathers them.'
-            : 'The two ropes cross below the device: whoever hangs on the lower one is not held.'
-          : 'It is not said whether the two ropes lie side by side below the device.',
-        because:
-          crossed && gatheredM !== null && !gathered
-            ? 'The connector that gathers them hangs {gathered} below the device; between {least} and {most} it turns both loads into one direction.'
-            : 'Loaded from different sides, one rope lies on the other and keeps it from being pressed.',
-        remedy:
-          'Lay the ropes side by side, and keep them so: through one connector {least} to {most} below the device. Else tie a knot behind the device before a hand leaves the rope.',
-        numbers: [
-          { key: 'least', label: 'Nearest that a connector gathers', quantity: 'lengthM', value: exactly(leastM) },
-          { key: 'most', label: 'Farthest that a connector gathers', quantity: 'lengthM', value: exactly(mostM) },
-          ...(gatheredM === null
-            ? []
-            : [
-                {
-                  key: 'gathered',
-                  label: 'Connector that gathers',
-                  quantity: 'lengthM',
-                  value: exactly(gatheredM),
-                } as const,
-              ]),
-        ],
-      }),
+            ? { severity: 'mind', says: 'The two ropes cross below the device; a connector gathers them.' }
+            : {
+                severity: 'stop',
+                says: 'The two ropes cross below the device: whoever hangs on the lower one is not held.',
+              }
+          : { severity: 'untested', says: 'It is not said whether the two ropes lie side by side below the device.' },
+      ),
     ];
   },
   reads: (ref) => [ref],
@@ -118,18 +122,22 @@ export const arrivingJudge: Judge = {
     if (!guides(ctx.index.ownerOf(ref)!, ctx) || arriving === 'in-the-air' || arriving === 'lanyard') return [];
     const bad = arriving === 'on-connector';
     return [
-      finding({
-        code: 'guide.arriving',
-        severity: bad ? 'stop' : 'untested',
-        subject: [ref],
-        says: bad
-          ? 'While the hitch is laid on the connector, the plate is overridden: whoever arrives is not held.'
-          : 'It is not said how whoever arrives is clipped to the anchor.',
-        because:
-          'Turn by turn on the connector, the brake strand is led up beside the plate; loaded so, it lifts off what presses on it, and the rope runs.',
-        remedy:
-          'Tie the clove hitch in the air and clip it at once, or clip an own lanyard first; then take the rope out of the plate.',
-      }),
+      finding(
+        {
+          code: 'guide.arriving',
+          subject: [ref],
+          because:
+            'Turn by turn on the connector, the brake strand is led up beside the plate; loaded so, it lifts off what presses on it, and the rope runs.',
+          remedy:
+            'Tie the clove hitch in the air and clip it at once, or clip an own lanyard first; then take the rope out of the plate.',
+        },
+        bad
+          ? {
+              severity: 'stop',
+              says: 'While the hitch is laid on the connector, the plate is overridden: whoever arrives is not held.',
+            }
+          : { severity: 'untested', says: 'It is not said how whoever arrives is clipped to the anchor.' },
+      ),
     ];
   },
   reads: (ref) => [ref],

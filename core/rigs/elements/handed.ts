@@ -22,17 +22,21 @@ export const handedJudge: Judge = {
     const unknown = handed === 'unknown' && traitsOf(family).turningCam && hand === 'left';
     if (!unknown && (handed === 'unknown' || handed === 'both' || handed === hand)) return [];
     return [
-      finding({
-        code: 'fit.handed',
-        severity: unknown ? 'untested' : 'mind',
-        subject: [braker.handId, end.id],
-        says: unknown
-          ? `It is not entered for which hand ${literal(name)} is made.`
-          : `${literal(name)} is made for the ${handed} hand; ${literal(braker.item.name)} brakes with the ${hand}.`,
-        because:
-          'In the other hand the lever lies away from the fingers, and the brake strand runs over the wrong edge.',
-        remedy: 'Look it up in the instructions, brake with the other hand, or take a device for either hand.',
-      }),
+      finding(
+        {
+          code: 'fit.handed',
+          subject: [braker.handId, end.id],
+          because:
+            'In the other hand the lever lies away from the fingers, and the brake strand runs over the wrong edge.',
+          remedy: 'Look it up in the instructions, brake with the other hand, or take a device for either hand.',
+        },
+        unknown
+          ? { severity: 'untested', says: `It is not entered for which hand ${literal(name)} is made.` }
+          : {
+              severity: 'mind',
+              says: `${literal(name)} is made for the ${handed} hand; ${literal(braker.item.name)} brakes with the ${hand}.`,
+            },
+      ),
     ];
   },
   reads: (ref, ctx) => [ctx.attachment(ref).end.id],

@@ -34,17 +34,21 @@ export const camJudge: Judge = {
     if (!hasHeldCam(ctx.index.ownerOf(ref)!) || cam === 'free') return [];
     const held = cam === 'held';
     return [
-      finding({
-        code: 'fit.cam-held',
-        severity: held ? 'stop' : 'untested',
-        subject: [ref],
-        says: held
-          ? `The cam of ${literal(item!.name)} is held: it does not lock.`
-          : `Not entered yet: whether the cam of ${literal(item!.name)} is free to turn.`,
-        because:
-          'The cam locks when the rope turns it. A hand closed around the device, a thumb on the cam or something hard against it keeps it open, and a fall runs through.',
-        remedy: 'Brake hand on the brake strand, fingers off the cam. Nothing lies against the device.',
-      }),
+      finding(
+        {
+          code: 'fit.cam-held',
+          subject: [ref],
+          because:
+            'The cam locks when the rope turns it. A hand closed around the device, a thumb on the cam or something hard against it keeps it open, and a fall runs through.',
+          remedy: 'Brake hand on the brake strand, fingers off the cam. Nothing lies against the device.',
+        },
+        held
+          ? { severity: 'stop', says: `The cam of ${literal(item!.name)} is held: it does not lock.` }
+          : {
+              severity: 'untested',
+              says: `Not entered yet: whether the cam of ${literal(item!.name)} is free to turn.`,
+            },
+      ),
     ];
   },
   reads: (ref) => [ref],

@@ -92,39 +92,44 @@ function fastened({ fastening }: LineOf<'fixed'>): Finding[] {
 function blockedStrand(id: ElementId, strand: LineOf<'fixed'>['fastening']['strand']): Finding[] {
   const wrong = strand === 'knot';
   return [
-    finding({
-      code: 'rig.block-strand',
-      severity: wrong ? 'stop' : strand === 'unknown' ? 'untested' : 'clear',
-      subject: [id],
-      says: wrong
-        ? 'You would go down the strand with the knot, which runs out of the rings.'
+    finding(
+      {
+        code: 'rig.block-strand',
+        subject: [id],
+        because: 'A knot at the rings holds the strand on their other side only; its own strand runs free.',
+        remedy: 'Pull hard at the strand you go down: the knot must come up against the rings and stay there.',
+      },
+      wrong
+        ? { severity: 'stop', says: 'You would go down the strand with the knot, which runs out of the rings.' }
         : strand === 'unknown'
-          ? 'It is not said which strand you go down.'
-          : 'You go down the strand that draws the knot against the rings.',
-      because: 'A knot at the rings holds the strand on their other side only; its own strand runs free.',
-      remedy: 'Pull hard at the strand you go down: the knot must come up against the rings and stay there.',
-    }),
+          ? { severity: 'untested', says: 'It is not said which strand you go down.' }
+          : { severity: 'clear', says: 'You go down the strand that draws the knot against the rings.' },
+    ),
   ];
 }
 
 function blockedBackup(id: ElementId, backup: LineOf<'fixed'>['fastening']['backup']): Finding[] {
   return [
-    finding({
-      code: 'rig.block-backup',
-      severity: backup === 'clipped' ? 'clear' : backup === 'no' ? 'mind' : 'untested',
-      subject: [id],
-      says:
-        backup === 'clipped'
-          ? 'The knot at the rings is clipped to the strand you go down.'
-          : backup === 'no'
-            ? 'Nothing but the knot keeps the rope from running through the rings.'
-            : 'It is not said whether the knot at the rings is clipped to the other strand.',
-      because: 'A knot can be drawn through wide rings; a locked connector through it and around the strand stops it.',
-      remedy:
-        backup === 'clipped'
-          ? 'Look that it is locked.'
-          : 'Clip a locking connector through the knot and around the strand you go down.',
-    }),
+    finding(
+      {
+        code: 'rig.block-backup',
+        subject: [id],
+        because:
+          'A knot can be drawn through wide rings; a locked connector through it and around the strand stops it.',
+        remedy:
+          backup === 'clipped'
+            ? 'Look that it is locked.'
+            : 'Clip a locking connector through the knot and around the strand you go down.',
+      },
+      backup === 'clipped'
+        ? { severity: 'clear', says: 'The knot at the rings is clipped to the strand you go down.' }
+        : backup === 'no'
+          ? { severity: 'mind', says: 'Nothing but the knot keeps the rope from running through the rings.' }
+          : {
+              severity: 'untested',
+              says: 'It is not said whether the knot at the rings is clipped to the other strand.',
+            },
+    ),
   ];
 }
 
@@ -218,30 +223,34 @@ export const tieInJudge: Judge = {
 /** A knot in the rope below a device: it stops at the device when the hand lets go. */
 function knotBelow(id: ElementId, knot: string): Finding {
   const unknown = knot === 'unknown';
-  return finding({
-    code: 'rig.knot-below',
-    severity: unknown ? 'untested' : 'clear',
-    subject: [id],
-    says: unknown ? 'It is not said which knot is tied below the device.' : 'A knot below stops at the device.',
-    because: 'You fall as far as the knot is away; past it the next one counts.',
-    remedy: 'Tie it close, tie the next one before you untie it, and have none left when the rope is pulled.',
-  });
+  return finding(
+    {
+      code: 'rig.knot-below',
+      subject: [id],
+      because: 'You fall as far as the knot is away; past it the next one counts.',
+      remedy: 'Tie it close, tie the next one before you untie it, and have none left when the rope is pulled.',
+    },
+    unknown
+      ? { severity: 'untested', says: 'It is not said which knot is tied below the device.' }
+      : { severity: 'clear', says: 'A knot below stops at the device.' },
+  );
 }
 
 function tieIn(id: ElementId, knot: string): Finding {
   const good = knot === 'figure-eight' || knot === 'bowline';
-  return finding({
-    code: 'rig.tie-in',
-    severity: good ? 'clear' : knot === 'unknown' ? 'untested' : 'mind',
-    subject: [id],
-    says: good
-      ? 'Tied in with a knot that practice takes, as entered.'
+  return finding(
+    {
+      code: 'rig.tie-in',
+      subject: [id],
+      because: 'An unfinished or unfit knot holds until it is loaded.',
+      remedy: good
+        ? 'Look at it and at the tie-in points, your partner as well.'
+        : 'Take a figure eight traced back, or a bowline with a lock, through the tie-in points.',
+    },
+    good
+      ? { severity: 'clear', says: 'Tied in with a knot that practice takes, as entered.' }
       : knot === 'unknown'
-        ? 'It is not said by which knot the rope is tied in.'
-        : 'The knot by which the rope is tied in is not one that practice takes for it.',
-    because: 'An unfinished or unfit knot holds until it is loaded.',
-    remedy: good
-      ? 'Look at it and at the tie-in points, your partner as well.'
-      : 'Take a figure eight traced back, or a bowline with a lock, through the tie-in points.',
-  });
+        ? { severity: 'untested', says: 'It is not said by which knot the rope is tied in.' }
+        : { severity: 'mind', says: 'The knot by which the rope is tied in is not one that practice takes for it.' },
+  );
 }

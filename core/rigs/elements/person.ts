@@ -15,16 +15,17 @@ export const helmetJudge: Judge = {
     if (!item || helmet === 'worn') return [];
     const none = helmet === 'none';
     return [
-      finding({
-        code: 'rig.helmet',
-        severity: none ? 'mind' : 'untested',
-        subject: [ref],
-        says: none
-          ? `${literal(item.name)} wears no helmet.`
-          : `It is not said whether ${literal(item.name)} wears a helmet.`,
-        because: 'Rockfall, dropped gear and a swing against the wall hit the head of climber and belayer alike.',
-        remedy: 'Put it on and close the buckle, also on the ground below.',
-      }),
+      finding(
+        {
+          code: 'rig.helmet',
+          subject: [ref],
+          because: 'Rockfall, dropped gear and a swing against the wall hit the head of climber and belayer alike.',
+          remedy: 'Put it on and close the buckle, also on the ground below.',
+        },
+        none
+          ? { severity: 'mind', says: `${literal(item.name)} wears no helmet.` }
+          : { severity: 'untested', says: `It is not said whether ${literal(item.name)} wears a helmet.` },
+      ),
     ];
   },
   reads: () => [],
@@ -41,27 +42,34 @@ export const massJudge: Judge = {
     if (!item || (item.massKg >= light && item.massKg <= heavy)) return [];
     const isHeavy = item.massKg > heavy;
     return [
-      finding({
-        code: 'rig.person-mass',
-        severity: 'mind',
-        subject: [ref],
-        says: `With {mass} ${literal(item.name)} is ${isHeavy ? 'heavier' : 'lighter'} than those whom most devices are made for.`,
-        because: isHeavy
-          ? 'Devices are rarely tried or declared above {limit}: they brake less, and slip earlier.'
-          : 'Below {limit} a device may hold back too much, or not begin to hold; a small hand holds less.',
-        remedy: isHeavy
-          ? 'Look up the greatest mass in the instructions of each device, take thicker rope, and add friction.'
-          : 'Look up the least mass in the instructions of each device, and try it low above the ground with a second person at the rope.',
-        numbers: [
-          { key: 'mass', label: 'Mass with gear', quantity: 'massKg', value: exactly(item.massKg) },
-          {
-            key: 'limit',
-            label: isHeavy ? 'Usual up to' : 'Usual from',
-            quantity: 'massKg',
-            value: exactly(isHeavy ? heavy : light),
-          },
-        ],
-      }),
+      finding(
+        {
+          code: 'rig.person-mass',
+          severity: 'mind',
+          subject: [ref],
+          says: `With {mass} ${literal(item.name)} is ${isHeavy ? 'heavier' : 'lighter'} than those whom most devices are made for.`,
+          numbers: [
+            { key: 'mass', label: 'Mass with gear', quantity: 'massKg', value: exactly(item.massKg) },
+            {
+              key: 'limit',
+              label: isHeavy ? 'Usual up to' : 'Usual from',
+              quantity: 'massKg',
+              value: exactly(isHeavy ? heavy : light),
+            },
+          ],
+        },
+        isHeavy
+          ? {
+              because: 'Devices are rarely tried or declared above {limit}: they brake less, and slip earlier.',
+              remedy:
+                'Look up the greatest mass in the instructions of each device, take thicker rope, and add friction.',
+            }
+          : {
+              because: 'Below {limit} a device may hold back too much, or not begin to hold; a small hand holds less.',
+              remedy:
+                'Look up the least mass in the instructions of each device, and try it low above the ground with a second person at the rope.',
+            },
+      ),
     ];
   },
   reads: () => [],

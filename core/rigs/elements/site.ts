@@ -12,17 +12,17 @@ export const heightsJudge: Judge = {
     descentM > 0
       ? []
       : [
-          finding({
-            code: 'rig.part-missing',
-            severity: 'untested',
-            subject: ['ground'],
-            says:
-              setup.site.anchorHeightM === 0
-                ? 'The height of the anchor is not said.'
-                : 'The next stance is not below the anchor.',
-            because: 'Without a descent neither rope length nor brake force can be judged.',
-            remedy: setup.site.anchorHeightM === 0 ? 'Enter it.' : 'Correct the heights.',
-          }),
+          finding(
+            {
+              code: 'rig.part-missing',
+              severity: 'untested',
+              subject: ['ground'],
+              because: 'Without a descent neither rope length nor brake force can be judged.',
+            },
+            setup.site.anchorHeightM === 0
+              ? { says: 'The height of the anchor is not said.', remedy: 'Enter it.' }
+              : { says: 'The next stance is not below the anchor.', remedy: 'Correct the heights.' },
+          ),
         ],
   reads: () => [],
 };
@@ -52,18 +52,22 @@ function edge({ edge: over }: Site, line: RigLine): Finding[] {
   if (over !== 'sharp' && over !== 'padded') return [];
   const bare = over === 'sharp';
   return [
-    finding({
-      code: 'rig.edge-sharp',
-      severity: bare ? 'stop' : 'mind',
-      subject,
-      says: bare ? 'The loaded rope runs over a sharp edge.' : 'The rope runs over a padded sharp edge.',
-      because: bare
-        ? 'It is cut easily, most of all when you swing.'
-        : 'Padding wanders while the rope moves, and stays up when you pull the rope.',
-      remedy: bare
-        ? 'Move the line or pad the edge.'
-        : 'Fix the padding, go without swinging, and plan how it comes off.',
-    }),
+    finding(
+      { code: 'rig.edge-sharp', subject },
+      bare
+        ? {
+            severity: 'stop',
+            says: 'The loaded rope runs over a sharp edge.',
+            because: 'It is cut easily, most of all when you swing.',
+            remedy: 'Move the line or pad the edge.',
+          }
+        : {
+            severity: 'mind',
+            says: 'The rope runs over a padded sharp edge.',
+            because: 'Padding wanders while the rope moves, and stays up when you pull the rope.',
+            remedy: 'Fix the padding, go without swinging, and plan how it comes off.',
+          },
+    ),
   ];
 }
 
@@ -101,18 +105,24 @@ function anchor({ id, through, points, rings }: RigAnchor, lines: readonly RigLi
   const loaded = lines.some((l) => runsLoaded(l, setup));
   if (through === 'textile' && lines.some(runs)) {
     findings.push(
-      finding({
-        code: 'rig.anchor-textile',
-        severity: loaded ? 'stop' : 'mind',
-        subject,
-        says: loaded
-          ? 'The loaded rope runs through a textile sling at the anchor.'
-          : 'The rope runs through a textile sling at the anchor.',
-        because: loaded
-          ? 'Lowering or a moving rope burns through a sling, and everybody on it falls.'
-          : 'Pulling the rope burns the sling. The next person to hang on it hangs on the burn.',
-        remedy: 'Pass the rope through metal, or leave a ring behind. Never lower anybody through textile.',
-      }),
+      finding(
+        {
+          code: 'rig.anchor-textile',
+          subject,
+          remedy: 'Pass the rope through metal, or leave a ring behind. Never lower anybody through textile.',
+        },
+        loaded
+          ? {
+              severity: 'stop',
+              says: 'The loaded rope runs through a textile sling at the anchor.',
+              because: 'Lowering or a moving rope burns through a sling, and everybody on it falls.',
+            }
+          : {
+              severity: 'mind',
+              says: 'The rope runs through a textile sling at the anchor.',
+              because: 'Pulling the rope burns the sling. The next person to hang on it hangs on the burn.',
+            },
+      ),
     );
   }
   if (through === 'wood' && loaded) {
@@ -141,17 +151,17 @@ function anchor({ id, through, points, rings }: RigAnchor, lines: readonly RigLi
   }
   if (through === 'rings' && points !== 'one' && lines.some(runs) && rings !== 'all') {
     findings.push(
-      finding({
-        code: 'rig.anchor-rings',
-        severity: rings === 'one' ? 'mind' : 'untested',
-        subject,
-        says:
-          rings === 'one'
-            ? 'The rope runs through only one of the rings.'
-            : 'Not entered yet: whether the rope runs through all the rings.',
-        because: 'Through one ring everything hangs on that ring and its point.',
-        remedy: 'Thread the rope through every ring that belongs to the anchor.',
-      }),
+      finding(
+        {
+          code: 'rig.anchor-rings',
+          subject,
+          because: 'Through one ring everything hangs on that ring and its point.',
+          remedy: 'Thread the rope through every ring that belongs to the anchor.',
+        },
+        rings === 'one'
+          ? { severity: 'mind', says: 'The rope runs through only one of the rings.' }
+          : { severity: 'untested', says: 'Not entered yet: whether the rope runs through all the rings.' },
+      ),
     );
   }
   // One sound limb or stem that was tried is what a tree has; it is said with the load it carries.

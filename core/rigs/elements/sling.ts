@@ -55,16 +55,20 @@ function slickKnot(ref: ElementId, { name, material }: NonNullable<SlingPiece['i
   if (knots === 0 || (material !== 'uhmwpe' && material !== 'unknown')) return [];
   const known = material === 'uhmwpe';
   return [
-    finding({
-      code: 'rig.sling-knot',
-      severity: known ? 'mind' : 'untested',
-      subject: [ref],
-      says: known
-        ? `A knot in ${literal(name)} can creep: it is UHMWPE, which is slick.`
-        : `It is not known whether ${literal(name)} holds a knot: its fibre is not entered.`,
-      because: 'In slick tape a knot slips at a lower load than in polyamide, and it is weaker there.',
-      remedy: 'Take a sling of polyamide, or one of the right length without a knot.',
-    }),
+    finding(
+      {
+        code: 'rig.sling-knot',
+        subject: [ref],
+        because: 'In slick tape a knot slips at a lower load than in polyamide, and it is weaker there.',
+        remedy: 'Take a sling of polyamide, or one of the right length without a knot.',
+      },
+      known
+        ? { severity: 'mind', says: `A knot in ${literal(name)} can creep: it is UHMWPE, which is slick.` }
+        : {
+            severity: 'untested',
+            says: `It is not known whether ${literal(name)} holds a knot: its fibre is not entered.`,
+          },
+    ),
   ];
 }
 

@@ -77,16 +77,17 @@ export const brakeSideJudge: Judge = {
     const smooth = end.brakeSide === 'smooth';
     const name = literal(end.item!.name);
     return [
-      finding({
-        code: 'fit.brake-side',
-        severity: smooth ? 'mind' : 'untested',
-        subject: [ref],
-        says: smooth
-          ? `The brake strand runs over the smooth side of ${name}.`
-          : `It is not said whether the brake strand runs over the grooves of ${name}.`,
-        because: 'Over the smooth side it brakes like a tube without grooves; the forces are reckoned so.',
-        remedy: 'Turn the device round, so that the brake strands lie in the grooves.',
-      }),
+      finding(
+        {
+          code: 'fit.brake-side',
+          subject: [ref],
+          because: 'Over the smooth side it brakes like a tube without grooves; the forces are reckoned so.',
+          remedy: 'Turn the device round, so that the brake strands lie in the grooves.',
+        },
+        smooth
+          ? { severity: 'mind', says: `The brake strand runs over the smooth side of ${name}.` }
+          : { severity: 'untested', says: `It is not said whether the brake strand runs over the grooves of ${name}.` },
+      ),
     ];
   },
   reads: (ref) => [ref],

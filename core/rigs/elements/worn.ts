@@ -22,18 +22,21 @@ export const wornJudge: Judge = {
     const worn = item.wear === 'worn';
     const name = literal(item.name);
     return [
-      finding({
-        code: 'rig.worn',
-        severity: worn ? 'mind' : 'untested',
-        subject: [a.end.id],
-        says: worn ? `${name} is worn where the rope runs.` : `Not entered yet: how worn ${name} is.`,
-        because: teeth
-          ? 'Worn or clogged teeth bite late, or slip.'
-          : tuned
-            ? 'A worn bollard holds at another setting than a new one.'
-            : 'Worn smooth, it grips late or slips, most of all on thin or wet rope.',
-        remedy: 'Compare it with what its maker sets as the end of its use, and test it low before you trust it.',
-      }),
+      finding(
+        {
+          code: 'rig.worn',
+          subject: [a.end.id],
+          because: teeth
+            ? 'Worn or clogged teeth bite late, or slip.'
+            : tuned
+              ? 'A worn bollard holds at another setting than a new one.'
+              : 'Worn smooth, it grips late or slips, most of all on thin or wet rope.',
+          remedy: 'Compare it with what its maker sets as the end of its use, and test it low before you trust it.',
+        },
+        worn
+          ? { severity: 'mind', says: `${name} is worn where the rope runs.` }
+          : { severity: 'untested', says: `Not entered yet: how worn ${name} is.` },
+      ),
     ];
   },
   reads: (ref, ctx) => [ctx.attachment(ref).end.id],

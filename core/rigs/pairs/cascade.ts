@@ -105,24 +105,25 @@ function cascade(
     });
   const ropeM = ctx.setup.site.anchorHeightM;
   if (gap === null || ropeM <= 0 || stretch === null)
-    return finding({
-      code: 'between.cascade',
-      severity: 'untested',
-      subject,
-      says: `It is not known whether the ${up} can slide onto the ${low}.`,
-      because:
-        gap === null
-          ? 'A length of tether, cord or connector is not entered.'
-          : stretch === null
-            ? 'Who hangs on it is not chosen.'
-            : 'How much rope is above, and gives, follows from the height of the anchor, which is not said.',
-      remedy:
-        gap === null
-          ? 'Measure both tethers under load.'
-          : stretch === null
-            ? 'Choose who hangs on it.'
-            : 'Enter the height of the anchor.',
-    });
+    return finding(
+      {
+        code: 'between.cascade',
+        severity: 'untested',
+        subject,
+        says: `It is not known whether the ${up} can slide onto the ${low}.`,
+      },
+      gap === null
+        ? {
+            because: 'A length of tether, cord or connector is not entered.',
+            remedy: 'Measure both tethers under load.',
+          }
+        : stretch === null
+          ? { because: 'Who hangs on it is not chosen.', remedy: 'Choose who hangs on it.' }
+          : {
+              because: 'How much rope is above, and gives, follows from the height of the anchor, which is not said.',
+              remedy: 'Enter the height of the anchor.',
+            },
+    );
   const meets = meetsWithM(scale(gap, 1 / 1000), stretch, threshold('cascadeTravelM'));
   const reaches = meets.low < ropeM;
   const numbers = [
@@ -134,19 +135,20 @@ function cascade(
       : []),
     { key: 'rope', label: 'Rope above, at the start', quantity: 'lengthM', value: exactly(ropeM) },
   ] as const;
-  return finding({
-    code: 'between.cascade',
-    severity: reaches ? 'mind' : 'clear',
-    subject,
-    says: reaches
-      ? `When the ${up} slips it slides onto the ${low} and pushes it open: the two are one.`
-      : `The ${up} does not reach the ${low} when it slips.`,
-    because: reaches
-      ? `Between them {gap~} are left, and {rope} of rope gives more than that${meets.low > 0 ? '; with {meets} or more above you they meet' : ''}. What is tended by pushing lets go when it is pushed.`
-      : 'Between them {gap~} are left, more than {rope} of rope gives.',
-    remedy: reaches
-      ? 'Put one with teeth below, put one of the two on a second rope, or tie knots below you; do not count on the lower one.'
-      : '',
-    numbers,
-  });
+  return finding(
+    { code: 'between.cascade', subject, numbers },
+    reaches
+      ? {
+          severity: 'mind',
+          says: `When the ${up} slips it slides onto the ${low} and pushes it open: the two are one.`,
+          because: `Between them {gap~} are left, and {rope} of rope gives more than that${meets.low > 0 ? '; with {meets} or more above you they meet' : ''}. What is tended by pushing lets go when it is pushed.`,
+          remedy:
+            'Put one with teeth below, put one of the two on a second rope, or tie knots below you; do not count on the lower one.',
+        }
+      : {
+          severity: 'clear',
+          says: `The ${up} does not reach the ${low} when it slips.`,
+          because: 'Between them {gap~} are left, more than {rope} of rope gives.',
+        },
+  );
 }

@@ -83,24 +83,24 @@ const unlinked = (ref: ElementId): Finding =>
 
 /** A slack link is a drop onto a sling that gives nothing; the second one is there in case, and may hang a little. */
 function drawn({ attachment, end }: Link, first: boolean): Finding {
-  const severity: Severity =
-    end.tight === 'tight' ? 'clear' : end.tight === 'unknown' ? 'untested' : first ? 'stop' : 'mind';
   const name = literal(attachment.label);
-  return finding({
-    code: 'pick.link',
-    severity,
-    subject: [end.id],
-    says:
-      severity === 'clear'
-        ? `${name} to the casualty: it runs tight.`
-        : severity === 'untested'
-          ? `${name} to the casualty: it is not said whether it runs tight.`
-          : `${name} to the casualty: it is slack.`,
-    because: 'Whoever is let down onto a sling drops as far as it is slack, and it gives nothing: {most} is too much.',
-    remedy:
-      severity === 'clear' ? '' : 'Draw it tight before anything of theirs is eased: shorten it, or come up to them.',
-    numbers: [{ key: 'most', label: 'Drop, at most', quantity: 'lengthMm', value: exactly(threshold('linkDropMm')) }],
-  });
+  const remedy = 'Draw it tight before anything of theirs is eased: shorten it, or come up to them.';
+  return finding(
+    {
+      code: 'pick.link',
+      subject: [end.id],
+      because:
+        'Whoever is let down onto a sling drops as far as it is slack, and it gives nothing: {most} is too much.',
+      numbers: [{ key: 'most', label: 'Drop, at most', quantity: 'lengthMm', value: exactly(threshold('linkDropMm')) }],
+    },
+    end.tight === 'tight'
+      ? { severity: 'clear', says: `${name} to the casualty: it runs tight.` }
+      : end.tight === 'unknown'
+        ? { severity: 'untested', says: `${name} to the casualty: it is not said whether it runs tight.`, remedy }
+        : first
+          ? { severity: 'stop', says: `${name} to the casualty: it is slack.`, remedy }
+          : { severity: 'mind', says: `${name} to the casualty: it is slack.`, remedy },
+  );
 }
 
 /** Far below the rescuer nobody keeps a head up, and both hang at the arms of a long pendulum. */

@@ -72,44 +72,51 @@ function masses({ belayer, climber, belayerKg, ratio, falls, held }: Masses): Fi
   const moved = over > threshold('massRatioMind');
   const hard = falls && over < threshold('hardCatchRatio');
   const name = literal(belayer.item!.name);
-  return finding({
-    code: 'belay.masses',
-    severity: lighter ? 'stop' : moved || hard ? 'mind' : 'clear',
-    subject: [belayer.id],
-    says: lighter
-      ? `${name} is too light to hold ${literal(climber.name)} without being lifted far.`
+  return finding(
+    {
+      code: 'belay.masses',
+      subject: [belayer.id],
+      because: `The climber has {ratio} of the belayer’s mass; with the friction at the ${falls ? 'runners' : 'anchor'} {left} is left to hold with${falls && bounded && !held ? '. A fall of {fall} lifts the belayer by {lift~}, where nothing else holds' : ''}.`,
+      numbers: [
+        { key: 'ratio', label: 'Climber over belayer', quantity: 'ratio', value: exactly(over) },
+        {
+          key: 'left',
+          label: 'Belayer’s mass with friction, over the climber’s',
+          quantity: 'ratio',
+          value: interval(ratio.low / over, left, ratio.high / over),
+        },
+        ...(falls && bounded && !held
+          ? ([
+              { key: 'fall', label: 'Fall told of', quantity: 'lengthM', value: exactly(TOLD_FALL_M) },
+              {
+                key: 'lift',
+                label: 'Belayer is lifted',
+                quantity: 'lengthM',
+                value: interval(liftM[0]!, liftM[1]!, liftM[2]!),
+              },
+            ] as const)
+          : []),
+      ],
+    },
+    lighter
+      ? {
+          severity: 'stop',
+          says: `${name} is too light to hold ${literal(climber.name)} without being lifted far.`,
+          remedy:
+            'Anchor the belayer low and in line, add friction on the rope near the ground, or let somebody heavier belay.',
+        }
       : hard
-        ? `${name} is much heavier than ${literal(climber.name)}: a fall is caught hard.`
+        ? {
+            severity: 'mind',
+            says: `${name} is much heavier than ${literal(climber.name)}: a fall is caught hard.`,
+            remedy: 'Step up with the catch, and let a little rope run where nothing is hit on the way.',
+          }
         : moved
-          ? `${name} is lighter than ${literal(climber.name)} and will be moved by the catch.`
-          : 'By their masses the belayer holds the climber.',
-    because: `The climber has {ratio} of the belayer’s mass; with the friction at the ${falls ? 'runners' : 'anchor'} {left} is left to hold with${falls && bounded && !held ? '. A fall of {fall} lifts the belayer by {lift~}, where nothing else holds' : ''}.`,
-    remedy: lighter
-      ? 'Anchor the belayer low and in line, add friction on the rope near the ground, or let somebody heavier belay.'
-      : hard
-        ? 'Step up with the catch, and let a little rope run where nothing is hit on the way.'
-        : moved
-          ? 'Stand close to the wall with nothing to be thrown against, or be anchored low and in line.'
-          : '',
-    numbers: [
-      { key: 'ratio', label: 'Climber over belayer', quantity: 'ratio', value: exactly(over) },
-      {
-        key: 'left',
-        label: 'Belayer’s mass with friction, over the climber’s',
-        quantity: 'ratio',
-        value: interval(ratio.low / over, left, ratio.high / over),
-      },
-      ...(falls && bounded && !held
-        ? ([
-            { key: 'fall', label: 'Fall told of', quantity: 'lengthM', value: exactly(TOLD_FALL_M) },
-            {
-              key: 'lift',
-              label: 'Belayer is lifted',
-              quantity: 'lengthM',
-              value: interval(liftM[0]!, liftM[1]!, liftM[2]!),
-            },
-          ] as const)
-        : []),
-    ],
-  });
+          ? {
+              severity: 'mind',
+              says: `${name} is lighter than ${literal(climber.name)} and will be moved by the catch.`,
+              remedy: 'Stand close to the wall with nothing to be thrown against, or be anchored low and in line.',
+            }
+          : { severity: 'clear', says: 'By their masses the belayer holds the climber.' },
+  );
 }

@@ -190,23 +190,26 @@ function ground({ ref, springs, massKg, slackM, anchorM }: Solo): Finding {
   const travel = plus(exactly(slackM ?? 0), constant('grabTravelM'));
   const heightM = groundReachedBelowM(anchorM, springs, massKg, travel);
   const sink = overSprings(springs, (rope) => stretchUnder(rope, massKg));
-  const severity: Severity = heightM.best > threshold('soloGroundMindM') ? 'mind' : 'clear';
-  return finding({
-    code: 'solo.ground',
-    severity,
-    subject: [ref],
-    says: 'Below about {height~} a fall can reach the ground.',
-    because:
-      'So far you come down until the rope holds: slack, what the device runs, and the stretch. At the lowest point of a fall the rope stretches further than when you hang still. Sitting in at the ground takes up {sink~}.',
-    remedy:
-      severity === 'clear'
-        ? 'Sit in and pull through before the first moves, until the rope carries you.'
-        : 'Before the first moves sit in and pull through, again and again, until the rope carries you with the feet down. A low-stretch rope stretches less than half as much and is the usual rope for this.',
-    numbers: [
-      { key: 'height', label: 'Feet above the ground', quantity: 'lengthM', value: heightM },
-      { key: 'sink', label: 'Rope that sitting in takes up', quantity: 'lengthM', value: scale(sink, anchorM) },
-    ],
-  });
+  return finding(
+    {
+      code: 'solo.ground',
+      subject: [ref],
+      says: 'Below about {height~} a fall can reach the ground.',
+      because:
+        'So far you come down until the rope holds: slack, what the device runs, and the stretch. At the lowest point of a fall the rope stretches further than when you hang still. Sitting in at the ground takes up {sink~}.',
+      numbers: [
+        { key: 'height', label: 'Feet above the ground', quantity: 'lengthM', value: heightM },
+        { key: 'sink', label: 'Rope that sitting in takes up', quantity: 'lengthM', value: scale(sink, anchorM) },
+      ],
+    },
+    heightM.best > threshold('soloGroundMindM')
+      ? {
+          severity: 'mind',
+          remedy:
+            'Before the first moves sit in and pull through, again and again, until the rope carries you with the feet down. A low-stretch rope stretches less than half as much and is the usual rope for this.',
+        }
+      : { severity: 'clear', remedy: 'Sit in and pull through before the first moves, until the rope carries you.' },
+  );
 }
 
 function feed({ ref, line, rope, endWeightKg }: Solo): Finding {

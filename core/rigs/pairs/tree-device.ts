@@ -16,25 +16,29 @@ export const bridgeJudge: Judge = {
 };
 
 function bridge(ref: ElementId, has: Tree['bridge']): Finding {
-  return finding({
-    code: 'tree.bridge',
-    severity: has === 'unknown' ? 'untested' : 'clear',
-    subject: [ref, 'tree'],
-    says:
-      has === 'two'
-        ? 'Two bridges carry, each on points of its own.'
-        : has === 'one'
-          ? 'Everything hangs on one bridge.'
-          : 'It is not said whether one bridge carries, or two.',
-    because:
-      has === 'two'
-        ? 'When one is worn through or opened, the other one is there.'
-        : 'A bridge is textile that the device rubs along all day. With one of them nothing is left when it goes, unless the lanyard is on.',
-    remedy:
-      has === 'two'
-        ? ''
-        : 'Bend it along its whole length and look at both ends before each climb. A second one on points of its own is left when it goes.',
-  });
+  const remedy =
+    'Bend it along its whole length and look at both ends before each climb. A second one on points of its own is left when it goes.';
+  return finding(
+    {
+      code: 'tree.bridge',
+      subject: [ref, 'tree'],
+      says:
+        has === 'two'
+          ? 'Two bridges carry, each on points of its own.'
+          : has === 'one'
+            ? 'Everything hangs on one bridge.'
+            : 'It is not said whether one bridge carries, or two.',
+      because:
+        has === 'two'
+          ? 'When one is worn through or opened, the other one is there.'
+          : 'A bridge is textile that the device rubs along all day. With one of them nothing is left when it goes, unless the lanyard is on.',
+    },
+    has === 'unknown'
+      ? { severity: 'untested', remedy }
+      : has === 'two'
+        ? { severity: 'clear' }
+        : { severity: 'clear', remedy },
+  );
 }
 
 /** A moving line ends at the climber: its end and the device pull in two directions. */
@@ -56,18 +60,16 @@ const EYES: Readonly<Record<Tree['eyes'], readonly [Severity, string]>> = {
 };
 function eyes(ref: ElementId, how: Tree['eyes']): Finding {
   const [severity, says] = EYES[how];
-  return finding({
-    code: 'tree.eyes',
-    severity,
-    subject: [ref, 'tree'],
-    says,
-    because:
-      how === 'separate'
-        ? 'Each connector is pulled along its back.'
-        : 'On one connector both legs and the bridge pull three ways: it turns, and its gate or its narrow side is loaded.',
-    remedy:
-      how === 'separate' ? '' : 'Use a rigging plate or a swivel with eyes, or hang the end on a point of its own.',
-  });
+  return finding(
+    { code: 'tree.eyes', severity, subject: [ref, 'tree'], says },
+    how === 'separate'
+      ? { because: 'Each connector is pulled along its back.' }
+      : {
+          because:
+            'On one connector both legs and the bridge pull three ways: it turns, and its gate or its narrow side is loaded.',
+          remedy: 'Use a rigging plate or a swivel with eyes, or hang the end on a point of its own.',
+        },
+  );
 }
 
 /** A long device that bends over wood is pulled sideways, where none of them is strong. */
@@ -88,25 +90,32 @@ function sideLoad(
   lies: Tree['deviceLies'],
 ): Finding[] {
   const long = traitsOf(family).tuned;
-  const severity: Severity = lies === 'free' ? 'clear' : lies === 'unknown' ? 'untested' : long ? 'stop' : 'mind';
+  const remedy = 'Stand so that it hangs free, redirect the line, or shorten the tether.';
   return [
-    finding({
-      code: 'tree.side-load',
-      severity,
-      subject: [ref, 'tree'],
-      says:
-        lies === 'free'
-          ? `Where one works ${literal(name)} hangs free.`
-          : lies === 'unknown'
-            ? `It is not said whether ${literal(name)} comes to lie over a limb.`
-            : `${literal(name)} lies over a limb or the stem while it is loaded.`,
-      because:
-        lies === 'free'
-          ? 'It is pulled along, as it is made to be.'
+    finding(
+      {
+        code: 'tree.side-load',
+        subject: [ref, 'tree'],
+        says:
+          lies === 'free'
+            ? `Where one works ${literal(name)} hangs free.`
+            : lies === 'unknown'
+              ? `It is not said whether ${literal(name)} comes to lie over a limb.`
+              : `${literal(name)} lies over a limb or the stem while it is loaded.`,
+        because:
+          lies === 'free'
+            ? 'It is pulled along, as it is made to be.'
+            : long
+              ? 'It is long: over wood it is bent, its arm is pressed, and it lets go or jams.'
+              : 'Over wood it is pulled sideways or pressed, and can let go.',
+      },
+      lies === 'free'
+        ? { severity: 'clear' }
+        : lies === 'unknown'
+          ? { severity: 'untested', remedy }
           : long
-            ? 'It is long: over wood it is bent, its arm is pressed, and it lets go or jams.'
-            : 'Over wood it is pulled sideways or pressed, and can let go.',
-      remedy: lies === 'free' ? '' : 'Stand so that it hangs free, redirect the line, or shorten the tether.',
-    }),
+            ? { severity: 'stop', remedy }
+            : { severity: 'mind', remedy },
+    ),
   ];
 }

@@ -161,33 +161,35 @@ export const treeSecondJudge: Judge = {
 
 function second(ref: ElementId, { second: other, saw }: Tree, twoLines: boolean): Finding {
   const has = twoLines || other === 'lanyard';
-  const severity: Severity = has
-    ? 'clear'
-    : other === 'unknown' || saw === 'unknown'
-      ? 'untested'
-      : saw === 'yes'
-        ? 'stop'
-        : 'mind';
-  return finding({
-    code: 'tree.second',
-    severity,
-    subject: [ref, 'tree'],
-    says: has
-      ? 'A second attachment holds while working and changing.'
+  const remedy = 'Put the lanyard around stem or limb before you work, change or cut; or hang on a second line.';
+  return finding(
+    {
+      code: 'tree.second',
+      subject: [ref, 'tree'],
+      because: has
+        ? twoLines
+          ? 'Each on a rope of its own.'
+          : 'The lanyard goes around the stem or a second limb, short, before the hands are needed.'
+        : 'A line that is cut, or opened by mistake, has nothing behind it. ANSI Z133 and most local rules ask for a second attachment while cutting.',
+    },
+    has
+      ? { severity: 'clear', says: 'A second attachment holds while working and changing.' }
       : other === 'unknown'
-        ? 'It is not said what holds beside the line while working and changing.'
+        ? {
+            severity: 'untested',
+            says: 'It is not said what holds beside the line while working and changing.',
+            remedy,
+          }
         : saw === 'unknown'
-          ? 'Only the line holds, and it is not said whether something is cut up there.'
+          ? {
+              severity: 'untested',
+              says: 'Only the line holds, and it is not said whether something is cut up there.',
+              remedy,
+            }
           : saw === 'yes'
-            ? 'A saw is used while only the line holds.'
-            : 'Only the line holds while one works or changes.',
-    because: has
-      ? twoLines
-        ? 'Each on a rope of its own.'
-        : 'The lanyard goes around the stem or a second limb, short, before the hands are needed.'
-      : 'A line that is cut, or opened by mistake, has nothing behind it. ANSI Z133 and most local rules ask for a second attachment while cutting.',
-    remedy: has ? '' : 'Put the lanyard around stem or limb before you work, change or cut; or hang on a second line.',
-  });
+            ? { severity: 'stop', says: 'A saw is used while only the line holds.', remedy }
+            : { severity: 'mind', says: 'Only the line holds while one works or changes.', remedy },
+  );
 }
 
 /** What hangs above a bollard that is pushed open from above, or holds by a hitch alone on a line that does not move. */

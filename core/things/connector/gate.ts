@@ -55,16 +55,17 @@ function lock({ connector, part, carries }: GateInput): Finding[] {
   }
   if (connector.lock !== 'none') return [];
   return [
-    finding({
-      code: 'connector.not-locking',
-      severity: carries ? 'stop' : 'mind',
-      subject: [part],
-      says: `${literal(connector.name)} has no lock.`,
-      because: carries
-        ? 'The person hangs on this connector alone.'
-        : 'The hitch can unclip itself from a gate without a lock.',
-      remedy: 'Take a locking connector.',
-    }),
+    finding(
+      {
+        code: 'connector.not-locking',
+        subject: [part],
+        says: `${literal(connector.name)} has no lock.`,
+        remedy: 'Take a locking connector.',
+      },
+      carries
+        ? { severity: 'stop', because: 'The person hangs on this connector alone.' }
+        : { severity: 'mind', because: 'The hitch can unclip itself from a gate without a lock.' },
+    ),
   ];
 }
 

@@ -22,24 +22,31 @@ export function pairFindings({ connectors: [a, b], device, opposed, reversed }: 
     const missing = eyeMm === null || needMm === null;
     if (missing || needMm > eyeMm) {
       findings.push(
-        finding({
-          code: 'connector.pair-no-room',
-          severity: missing ? 'untested' : 'stop',
-          subject,
-          says: missing
-            ? `It is not known whether two connectors have room in ${literal(device.name)}.`
-            : `Two connectors have no room side by side in ${literal(device.name)}.`,
-          because: missing ? 'Hole or bar is not measured.' : 'Both bars are {need} together, the hole is {hole}.',
-          remedy: missing
-            ? 'Measure them and enter it in the locker.'
-            : 'Take thinner bars, or one connector with an anti-rotation bar.',
-          numbers: missing
-            ? []
-            : [
-                { key: 'need', label: 'Both stocks', quantity: 'diameterMm', value: exactly(needMm) },
-                { key: 'hole', label: 'Hole', quantity: 'diameterMm', value: exactly(eyeMm) },
-              ],
-        }),
+        finding(
+          {
+            code: 'connector.pair-no-room',
+            subject,
+            numbers: missing
+              ? []
+              : [
+                  { key: 'need', label: 'Both stocks', quantity: 'diameterMm', value: exactly(needMm) },
+                  { key: 'hole', label: 'Hole', quantity: 'diameterMm', value: exactly(eyeMm) },
+                ],
+          },
+          missing
+            ? {
+                severity: 'untested',
+                says: `It is not known whether two connectors have room in ${literal(device.name)}.`,
+                because: 'Hole or bar is not measured.',
+                remedy: 'Measure them and enter it in the locker.',
+              }
+            : {
+                severity: 'stop',
+                says: `Two connectors have no room side by side in ${literal(device.name)}.`,
+                because: 'Both bars are {need} together, the hole is {hole}.',
+                remedy: 'Take thinner bars, or one connector with an anti-rotation bar.',
+              },
+        ),
       );
     }
   }

@@ -228,15 +228,16 @@ function through(
     const must = device.mustTurn !== 'no';
     return [
       ...narrow,
-      finding({
-        code: 'connector.stock-wedges',
-        severity: must ? 'mind' : 'clear',
-        subject: SUBJECT,
-        says: `${literal(connector.name)} is tight in the hole of ${literal(device.name)}${must ? ', which must turn on it' : ''}.`,
-        because,
-        remedy: must ? 'Take a thinner bar, or a wider end.' : '',
-        numbers,
-      }),
+      finding(
+        {
+          code: 'connector.stock-wedges',
+          subject: SUBJECT,
+          says: `${literal(connector.name)} is tight in the hole of ${literal(device.name)}${must ? ', which must turn on it' : ''}.`,
+          because,
+          numbers,
+        },
+        must ? { severity: 'mind', remedy: 'Take a thinner bar, or a wider end.' } : { severity: 'clear' },
+      ),
     ];
   }
   return [

@@ -46,24 +46,32 @@ function along({ connector, device }: WayInput, way: Way, loadKn: Interval): Fin
   if (share > 0) {
     const { insideWidthMm } = endMeasures(connector, way.end);
     findings.push(
-      finding({
-        code: 'connector.load-off-spine',
-        severity: open === null ? 'untested' : strengthAgainst(left.best, loadKn.best),
-        subject: SUBJECT,
-        says: `${literal(device.name)} is wide and holds the load off the spine of ${literal(connector.name)}.`,
-        because: `It is {wide} wide in an end of {inside}. ${open === null ? 'The gate-open strength is not entered, so what is left is not known.' : 'By the estimate {left~} is left of {major}; the load of this job is {load~}.'}`,
-        remedy:
-          open === null
-            ? 'Read the marks on the spine and enter them.'
-            : 'A rounder or narrower end keeps the load on the spine.',
-        numbers: [
-          { key: 'wide', label: 'Device is wide', quantity: 'diameterMm', value: exactly(seatThicknessMm(device)!) },
-          { key: 'inside', label: 'Inside width of this end', quantity: 'diameterMm', value: exactly(insideWidthMm!) },
-          kn('left', 'Strength left', left),
-          kn('major', 'Strength along', exactly(major)),
-          kn('load', 'Load of this job', loadKn),
-        ],
-      }),
+      finding(
+        {
+          code: 'connector.load-off-spine',
+          subject: SUBJECT,
+          says: `${literal(device.name)} is wide and holds the load off the spine of ${literal(connector.name)}.`,
+          because: `It is {wide} wide in an end of {inside}. ${open === null ? 'The gate-open strength is not entered, so what is left is not known.' : 'By the estimate {left~} is left of {major}; the load of this job is {load~}.'}`,
+          numbers: [
+            { key: 'wide', label: 'Device is wide', quantity: 'diameterMm', value: exactly(seatThicknessMm(device)!) },
+            {
+              key: 'inside',
+              label: 'Inside width of this end',
+              quantity: 'diameterMm',
+              value: exactly(insideWidthMm!),
+            },
+            kn('left', 'Strength left', left),
+            kn('major', 'Strength along', exactly(major)),
+            kn('load', 'Load of this job', loadKn),
+          ],
+        },
+        open === null
+          ? { severity: 'untested', remedy: 'Read the marks on the spine and enter them.' }
+          : {
+              severity: strengthAgainst(left.best, loadKn.best),
+              remedy: 'A rounder or narrower end keeps the load on the spine.',
+            },
+      ),
     );
   }
   const severity = strengthAgainst(share > 0 ? left.best : major, loadKn);

@@ -217,21 +217,24 @@ function turningCam(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
   ].filter(Boolean);
   if (known.length + open.length === 0) return [];
   return [
-    finding({
-      code: 'fit.cam-brakes-less',
-      severity: known.length > 0 ? 'mind' : 'untested',
-      subject: ['device', part],
-      says:
-        known.length > 0
-          ? `${literal(device.name)} brakes less on ${literal(rope.name)}.`
-          : `Not entered yet: ${open.join(' and ')}. ${literal(device.name)} brakes less on slick rope and when worn.`,
-      because: `Thin or slick rope turns the cam less; water and a heavy climber add to it${known.length > 0 ? `: ${known.join(', ')}` : ''}.`,
-      remedy:
-        JOB_FACTS[job].goesDown && !JOB_FACTS[job].casualty
-          ? 'Add friction: lead the brake strand over another connector.'
-          : 'Keep the hand on the brake strand, and add friction before lowering.',
-      numbers: thin ? [diameterNumber(input)] : [],
-    }),
+    finding(
+      {
+        code: 'fit.cam-brakes-less',
+        subject: ['device', part],
+        because: `Thin or slick rope turns the cam less; water and a heavy climber add to it${known.length > 0 ? `: ${known.join(', ')}` : ''}.`,
+        remedy:
+          JOB_FACTS[job].goesDown && !JOB_FACTS[job].casualty
+            ? 'Add friction: lead the brake strand over another connector.'
+            : 'Keep the hand on the brake strand, and add friction before lowering.',
+        numbers: thin ? [diameterNumber(input)] : [],
+      },
+      known.length > 0
+        ? { severity: 'mind', says: `${literal(device.name)} brakes less on ${literal(rope.name)}.` }
+        : {
+            severity: 'untested',
+            says: `Not entered yet: ${open.join(' and ')}. ${literal(device.name)} brakes less on slick rope and when worn.`,
+          },
+    ),
   ];
 }
 
@@ -250,16 +253,23 @@ function tuning({ device, rope, part }: RopeInDeviceInput, traits: FamilyTraits)
   if (rope.sheath === 'fuzzy' || rope.sheath === 'new-treated') {
     const soft = rope.sheath === 'fuzzy';
     findings.push(
-      finding({
-        code: 'fit.multi-soft-sheath',
-        severity: 'mind',
-        subject: ['device', part],
-        says: soft
-          ? `The soft sheath of ${literal(rope.name)} flattens in ${literal(device.name)}.`
-          : `New treated rope runs otherwise in ${literal(device.name)} than after washing.`,
-        because: 'Firm round rope holds the tuning best.',
-        remedy: soft ? 'Tune for this rope alone and try it low.' : 'Try it low, and tune again after the first wash.',
-      }),
+      finding(
+        {
+          code: 'fit.multi-soft-sheath',
+          severity: 'mind',
+          subject: ['device', part],
+          because: 'Firm round rope holds the tuning best.',
+        },
+        soft
+          ? {
+              says: `The soft sheath of ${literal(rope.name)} flattens in ${literal(device.name)}.`,
+              remedy: 'Tune for this rope alone and try it low.',
+            }
+          : {
+              says: `New treated rope runs otherwise in ${literal(device.name)} than after washing.`,
+              remedy: 'Try it low, and tune again after the first wash.',
+            },
+      ),
     );
   }
   return findings;

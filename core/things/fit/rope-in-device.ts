@@ -45,18 +45,20 @@ function byDeclaration(input: RopeInDeviceInput): Finding {
   const fitting = accepting(input);
   if (fitting.length === 0) {
     const known = rope.construction !== 'other';
-    return finding({
-      code: 'fit.kind-not-accepted',
-      severity: known ? 'stop' : 'untested',
-      subject,
-      says: known
-        ? `${literal(device.name)} is not declared for this kind of rope (${ROPE_CONSTRUCTIONS[rope.construction].toLowerCase()}).`
-        : `It is not known what kind of rope ${literal(rope.name)} is.`,
-      because: `Declared for this job: ${kinds(forJob)}.`,
-      remedy: known
-        ? 'Take a rope of an accepted kind, or a device declared for this one.'
-        : 'Look for the mark on the rope end and enter it.',
-    });
+    return finding(
+      { code: 'fit.kind-not-accepted', subject, because: `Declared for this job: ${kinds(forJob)}.` },
+      known
+        ? {
+            severity: 'stop',
+            says: `${literal(device.name)} is not declared for this kind of rope (${ROPE_CONSTRUCTIONS[rope.construction].toLowerCase()}).`,
+            remedy: 'Take a rope of an accepted kind, or a device declared for this one.',
+          }
+        : {
+            severity: 'untested',
+            says: `It is not known what kind of rope ${literal(rope.name)} is.`,
+            remedy: 'Look for the mark on the rope end and enter it.',
+          },
+    );
   }
   const judged = fitting.map((declaration) => againstRange(input, declaration));
   return judged.reduce((best, next) =>

@@ -295,26 +295,33 @@ function heldBack(input: BrakeHandInput, { topN, bottomN }: BrakeFigures): Findi
   const open = !held && stiff.includes('unknown') && topN.low < limitN;
   if (rope !== 'below' || (!held && !open)) return [];
   return [
-    finding({
-      code: 'friction.rope-holds-back',
-      severity: open ? 'untested' : 'mind',
-      subject: ['brakeHand', 'device'],
-      says: open
-        ? 'It is not known how stiff the rope is: a stiff one may not run at the top.'
-        : allTheWay
-          ? 'The stiff rope may brake by itself all the way down: it has to be fed.'
-          : topN.best < limitN
-            ? 'At the top the rope brakes by itself: it has to be fed.'
-            : 'At the top the stiff rope may brake by itself: then it has to be fed.',
-      because: `${allTheWay ? 'The hand needs only {bottom~} at the bottom, and {top~} at the top.' : topN.best > 0 ? 'The rope below weighs so much that the hand needs only {top~} there.' : 'The rope below holds more there than the hand would have to.'} A light person gets stuck and is tempted to open the hitch.`,
-      remedy: open
-        ? 'Bend the rope into the device and try it low above the ground; then enter how stiff it is.'
-        : `Feed rope up through the device with the hitch in hand${extraConnector ? ', or leave out the second connector' : ''}; do not take the hitch off to get going.`,
-      numbers: [
-        force('top', 'Needed at the top', topN),
-        ...(allTheWay ? [force('bottom', 'Needed at the bottom', bottomN)] : []),
-      ],
-    }),
+    finding(
+      {
+        code: 'friction.rope-holds-back',
+        subject: ['brakeHand', 'device'],
+        says: open
+          ? 'It is not known how stiff the rope is: a stiff one may not run at the top.'
+          : allTheWay
+            ? 'The stiff rope may brake by itself all the way down: it has to be fed.'
+            : topN.best < limitN
+              ? 'At the top the rope brakes by itself: it has to be fed.'
+              : 'At the top the stiff rope may brake by itself: then it has to be fed.',
+        because: `${allTheWay ? 'The hand needs only {bottom~} at the bottom, and {top~} at the top.' : topN.best > 0 ? 'The rope below weighs so much that the hand needs only {top~} there.' : 'The rope below holds more there than the hand would have to.'} A light person gets stuck and is tempted to open the hitch.`,
+        numbers: [
+          force('top', 'Needed at the top', topN),
+          ...(allTheWay ? [force('bottom', 'Needed at the bottom', bottomN)] : []),
+        ],
+      },
+      open
+        ? {
+            severity: 'untested',
+            remedy: 'Bend the rope into the device and try it low above the ground; then enter how stiff it is.',
+          }
+        : {
+            severity: 'mind',
+            remedy: `Feed rope up through the device with the hitch in hand${extraConnector ? ', or leave out the second connector' : ''}; do not take the hitch off to get going.`,
+          },
+    ),
   ];
 }
 
@@ -333,14 +340,20 @@ function conditions(input: BrakeHandInput): Finding[] {
   }));
   const icy = input.weather === 'icy';
   return [
-    finding({
-      code: 'friction.conditions',
-      severity: icy ? 'mind' : 'clear',
-      subject: ['ropeA', 'device'],
-      says: icy ? 'Ice takes braking away.' : 'Conditions shift the friction; the forces include it.',
-      because: `Compared with a dry, used rope: ${shifts.map((s, i) => `${s.says} ({shift${i}~})`).join(', ')}.`,
-      remedy: icy ? 'Add friction, knock the ice off, and test the hitch on this rope before trusting it.' : '',
-      numbers: percent,
-    }),
+    finding(
+      {
+        code: 'friction.conditions',
+        subject: ['ropeA', 'device'],
+        because: `Compared with a dry, used rope: ${shifts.map((s, i) => `${s.says} ({shift${i}~})`).join(', ')}.`,
+        numbers: percent,
+      },
+      icy
+        ? {
+            severity: 'mind',
+            says: 'Ice takes braking away.',
+            remedy: 'Add friction, knock the ice off, and test the hitch on this rope before trusting it.',
+          }
+        : { severity: 'clear', says: 'Conditions shift the friction; the forces include it.' },
+    ),
   ];
 }

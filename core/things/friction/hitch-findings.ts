@@ -119,17 +119,17 @@ function wraps(input: HitchOnRopeInput): Finding[] {
   const around = input.around ?? 'two';
   if (input.wraps >= WRAPS_LEAST[around]) return [];
   return [
-    finding({
-      code: 'hitch.few-wraps',
-      severity: 'mind',
-      subject: ['hitch'],
-      says: `Only ${input.wraps} ${input.wraps === 1 ? 'wrap' : 'wraps'} around the rope.`,
-      because:
-        around === 'two'
-          ? 'Practice takes three to four around both brake strands.'
-          : 'Practice takes four to five around one strand.',
-      remedy: around === 'two' ? 'Make it three or four.' : 'Make it four or five.',
-    }),
+    finding(
+      {
+        code: 'hitch.few-wraps',
+        severity: 'mind',
+        subject: ['hitch'],
+        says: `Only ${input.wraps} ${input.wraps === 1 ? 'wrap' : 'wraps'} around the rope.`,
+      },
+      around === 'two'
+        ? { because: 'Practice takes three to four around both brake strands.', remedy: 'Make it three or four.' }
+        : { because: 'Practice takes four to five around one strand.', remedy: 'Make it four or five.' },
+    ),
   ];
 }
 
@@ -275,32 +275,32 @@ function wiring({ strands, eyes, around = 'two' }: HitchInput): Finding[] {
   const findings: Finding[] = [];
   if (around === 'two' && strands !== 'both') {
     findings.push(
-      finding({
-        code: 'hitch.strands',
-        severity: strands === 'one' ? 'stop' : 'untested',
-        subject: ['hitch'],
-        says:
-          strands === 'one'
-            ? 'The hitch holds only one of the two strands.'
-            : 'It is not said whether the hitch holds both strands.',
-        because: 'The strand outside the hitch runs on when the hand lets go, and the rope pulls through the anchor.',
-        remedy: 'Wrap the cord around both brake strands together.',
-      }),
+      finding(
+        {
+          code: 'hitch.strands',
+          subject: ['hitch'],
+          because: 'The strand outside the hitch runs on when the hand lets go, and the rope pulls through the anchor.',
+          remedy: 'Wrap the cord around both brake strands together.',
+        },
+        strands === 'one'
+          ? { severity: 'stop', says: 'The hitch holds only one of the two strands.' }
+          : { severity: 'untested', says: 'It is not said whether the hitch holds both strands.' },
+      ),
     );
   }
   if (eyes !== 'both') {
     findings.push(
-      finding({
-        code: 'hitch.eyes',
-        severity: eyes === 'one' ? 'stop' : 'untested',
-        subject: ['hitch', 'hitchConnector'],
-        says:
-          eyes === 'one'
-            ? 'Only one end of the cord loop is clipped.'
-            : 'It is not said whether both ends of the cord loop are clipped.',
-        because: 'With one end clipped the wraps unroll under load.',
-        remedy: 'Clip both ends of the loop into the connector.',
-      }),
+      finding(
+        {
+          code: 'hitch.eyes',
+          subject: ['hitch', 'hitchConnector'],
+          because: 'With one end clipped the wraps unroll under load.',
+          remedy: 'Clip both ends of the loop into the connector.',
+        },
+        eyes === 'one'
+          ? { severity: 'stop', says: 'Only one end of the cord loop is clipped.' }
+          : { severity: 'untested', says: 'It is not said whether both ends of the cord loop are clipped.' },
+      ),
     );
   }
   return findings;
@@ -310,18 +310,23 @@ function release({ kind, wraps: count, around = 'two' }: HitchOnRopeInput): Find
   const many = count > WRAPS_MANY[around];
   if (HITCH_FACTS[kind].letsGo && !many) return [];
   return [
-    finding({
-      code: 'hitch.hard-to-release',
-      severity: 'mind',
-      subject: ['hitch'],
-      says: many
-        ? `${count} wraps will be slow to let go and drag all the way.`
-        : `A ${HITCHES[kind]} is hard to release once it holds your weight.`,
-      because: 'After a stop you must be able to go on by yourself.',
-      remedy: many
-        ? `Take ${around === 'two' ? 'three or four' : 'four or five'} wraps.`
-        : 'Take a French Prusik (autoblock) below the device, or carry what you need to unweight it.',
-    }),
+    finding(
+      {
+        code: 'hitch.hard-to-release',
+        severity: 'mind',
+        subject: ['hitch'],
+        because: 'After a stop you must be able to go on by yourself.',
+      },
+      many
+        ? {
+            says: `${count} wraps will be slow to let go and drag all the way.`,
+            remedy: `Take ${around === 'two' ? 'three or four' : 'four or five'} wraps.`,
+          }
+        : {
+            says: `A ${HITCHES[kind]} is hard to release once it holds your weight.`,
+            remedy: 'Take a French Prusik (autoblock) below the device, or carry what you need to unweight it.',
+          },
+    ),
   ];
 }
 
@@ -330,17 +335,23 @@ function legLoop({ attachedTo, harness }: HitchInput): Finding[] {
     return [];
   const known = harness.legBuckleTakesLoad === 'not-rated';
   return [
-    finding({
-      code: known ? 'hitch.leg-loop-buckle' : 'hitch.leg-loop-unknown',
-      severity: known ? 'stop' : 'untested',
-      subject: ['legLoop', 'harness'],
-      says: known
-        ? `The leg-loop buckle of ${literal(harness.name)} is not made to take load.`
-        : `It is not known whether the leg-loop buckle of ${literal(harness.name)} takes load.`,
-      because: 'The hitch pulls on the leg loop with what the brake hand lets go.',
-      remedy: known
-        ? 'Clip the hitch to the belay loop and make the extension longer.'
-        : 'Look it up in the instructions of the harness.',
-    }),
+    finding(
+      {
+        code: known ? 'hitch.leg-loop-buckle' : 'hitch.leg-loop-unknown',
+        subject: ['legLoop', 'harness'],
+        because: 'The hitch pulls on the leg loop with what the brake hand lets go.',
+      },
+      known
+        ? {
+            severity: 'stop',
+            says: `The leg-loop buckle of ${literal(harness.name)} is not made to take load.`,
+            remedy: 'Clip the hitch to the belay loop and make the extension longer.',
+          }
+        : {
+            severity: 'untested',
+            says: `It is not known whether the leg-loop buckle of ${literal(harness.name)} takes load.`,
+            remedy: 'Look it up in the instructions of the harness.',
+          },
+    ),
   ];
 }

@@ -48,20 +48,23 @@ function legFinding({ legMm, loopMm, perWrapMm }: HitchReach): Finding[] {
   if (legMm.low >= mindMm) return [];
   const stop = legMm.low < stopMm;
   return [
-    finding({
-      code: 'geometry.cord-too-short',
-      severity: stop ? 'stop' : 'mind',
-      subject: ['hitch'],
-      says: stop ? 'The cord is too short for these wraps.' : 'Little of the loop is left to clip.',
-      because: 'The loop is {loop~} long and each wrap takes {wrap}: {leg~} is left to clip, {asked} is asked for.',
-      remedy: 'Take a longer cord, or fewer wraps where the grip allows. Measure the loop to narrow the estimate.',
-      numbers: [
-        { key: 'leg', label: 'Loop left to clip', quantity: 'lengthMm', value: legMm },
-        { key: 'loop', label: 'Loop pulled flat', quantity: 'lengthMm', value: loopMm },
-        { key: 'wrap', label: 'Cord per wrap', quantity: 'lengthMm', value: exactly(perWrapMm) },
-        { key: 'asked', label: 'Asked for', quantity: 'lengthMm', value: exactly(stop ? stopMm : mindMm) },
-      ],
-    }),
+    finding(
+      {
+        code: 'geometry.cord-too-short',
+        subject: ['hitch'],
+        because: 'The loop is {loop~} long and each wrap takes {wrap}: {leg~} is left to clip, {asked} is asked for.',
+        remedy: 'Take a longer cord, or fewer wraps where the grip allows. Measure the loop to narrow the estimate.',
+        numbers: [
+          { key: 'leg', label: 'Loop left to clip', quantity: 'lengthMm', value: legMm },
+          { key: 'loop', label: 'Loop pulled flat', quantity: 'lengthMm', value: loopMm },
+          { key: 'wrap', label: 'Cord per wrap', quantity: 'lengthMm', value: exactly(perWrapMm) },
+          { key: 'asked', label: 'Asked for', quantity: 'lengthMm', value: exactly(stop ? stopMm : mindMm) },
+        ],
+      },
+      stop
+        ? { severity: 'stop', says: 'The cord is too short for these wraps.' }
+        : { severity: 'mind', says: 'Little of the loop is left to clip.' },
+    ),
   ];
 }
 

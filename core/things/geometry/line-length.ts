@@ -31,14 +31,12 @@ export function lineLengthFindings(input: LineLengthInput): Finding[] {
 function endClosed({ rope, heightM, perHeight, extraM = 0, end, endsAt }: LineLengthInput): Finding {
   const subject = ['ropeEnds'] as const;
   if (end === 'knotted' || end === 'tied') {
-    return finding({
-      code: 'geometry.ends-knotted',
-      severity: 'clear',
-      subject,
-      says: end === 'knotted' ? 'The free end of the rope is knotted.' : 'The free end of the rope is tied in.',
-      because: 'It cannot run through the device.',
-      remedy: end === 'knotted' ? 'Untie it before you pull the rope down.' : '',
-    });
+    return finding(
+      { code: 'geometry.ends-knotted', severity: 'clear', subject, because: 'It cannot run through the device.' },
+      end === 'knotted'
+        ? { says: 'The free end of the rope is knotted.', remedy: 'Untie it before you pull the rope down.' }
+        : { says: 'The free end of the rope is tied in.' },
+    );
   }
   if (end === 'unknown') {
     return finding({
@@ -54,20 +52,29 @@ function endClosed({ rope, heightM, perHeight, extraM = 0, end, endsAt }: LineLe
   // Up and down again: the belayer stands aside, moves, and holds some rope in the hand.
   const spareM = threshold(perHeight > 1 ? 'closedSystemM' : 'ropeEndMarginM');
   const surelyDown = endsAt === 'ground' && toSpareM.low >= spareM;
-  return finding({
-    code: 'geometry.ends-open',
-    severity: surelyDown ? 'mind' : 'stop',
-    subject,
-    says: 'The free end of the rope is not knotted.',
-    because: surelyDown
-      ? 'By the lengths entered {spare~} are to spare; a wrong length would not be noticed.'
-      : 'With {spare~} to spare it is not certain that the rope reaches: its end can run through the device.',
-    remedy: perHeight > 1 ? 'Tie a stopper knot in the end, or tie the belayer in.' : 'Tie a stopper knot in the end.',
-    numbers: [
-      { key: 'spare', label: 'Rope to spare', quantity: 'lengthM', value: toSpareM },
-      { key: 'asked', label: 'Asked for with an open end', quantity: 'lengthM', value: exactly(spareM) },
-    ],
-  });
+  return finding(
+    {
+      code: 'geometry.ends-open',
+      subject,
+      says: 'The free end of the rope is not knotted.',
+      remedy:
+        perHeight > 1 ? 'Tie a stopper knot in the end, or tie the belayer in.' : 'Tie a stopper knot in the end.',
+      numbers: [
+        { key: 'spare', label: 'Rope to spare', quantity: 'lengthM', value: toSpareM },
+        { key: 'asked', label: 'Asked for with an open end', quantity: 'lengthM', value: exactly(spareM) },
+      ],
+    },
+    surelyDown
+      ? {
+          severity: 'mind',
+          because: 'By the lengths entered {spare~} are to spare; a wrong length would not be noticed.',
+        }
+      : {
+          severity: 'stop',
+          because:
+            'With {spare~} to spare it is not certain that the rope reaches: its end can run through the device.',
+        },
+  );
 }
 
 function pullStrand({ rope, heightM }: LineLengthInput): Finding[] {

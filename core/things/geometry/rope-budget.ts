@@ -121,21 +121,22 @@ function middleMarked({ ropeA, ropeB, middleMissM }: RopeBudgetInput): Finding[]
   if (ropeB || ropeA.middle === 'marked' || ropeA.middle === 'bicolour' || middleMissM >= leastM) return [];
   const known = ropeA.middle === 'none';
   return [
-    finding({
-      code: 'geometry.middle-unmarked',
-      severity: known ? 'mind' : 'untested',
-      subject: ['ropeEnds'],
-      says: known
-        ? 'The middle of this rope is not marked, and is taken as found to {miss}.'
-        : 'It is not known whether the middle of this rope is marked.',
-      because:
-        'Found by flaking from both ends it is missed by about {least}, guessed by several metres; the ends then differ by twice that.',
-      remedy: 'Enter by how much it may be missed, mark the middle, or see both ends on the ground.',
-      numbers: [
-        { key: 'miss', label: 'Middle missed by, as entered', quantity: 'lengthM', value: exactly(middleMissM) },
-        { key: 'least', label: 'Missed at least, when not marked', quantity: 'lengthM', value: exactly(leastM) },
-      ],
-    }),
+    finding(
+      {
+        code: 'geometry.middle-unmarked',
+        subject: ['ropeEnds'],
+        because:
+          'Found by flaking from both ends it is missed by about {least}, guessed by several metres; the ends then differ by twice that.',
+        remedy: 'Enter by how much it may be missed, mark the middle, or see both ends on the ground.',
+        numbers: [
+          { key: 'miss', label: 'Middle missed by, as entered', quantity: 'lengthM', value: exactly(middleMissM) },
+          { key: 'least', label: 'Missed at least, when not marked', quantity: 'lengthM', value: exactly(leastM) },
+        ],
+      },
+      known
+        ? { severity: 'mind', says: 'The middle of this rope is not marked, and is taken as found to {miss}.' }
+        : { severity: 'untested', says: 'It is not known whether the middle of this rope is marked.' },
+    ),
   ];
 }
 
@@ -162,14 +163,19 @@ function endsClosed({ ends, endsAt }: RopeBudgetInput, { marginM }: RopeBudget):
     });
   }
   const surelyDown = endsAt === 'ground' && marginM.low >= threshold('ropeEndMarginM');
-  return finding({
-    code: 'geometry.ends-open',
-    severity: surelyDown ? 'mind' : 'stop',
-    subject,
-    says: ends === 'open' ? 'Neither rope end is knotted.' : 'One rope end is not knotted.',
-    because: surelyDown
-      ? 'By the lengths entered both ends lie on the ground; a wrong length or a missed middle would not be noticed.'
-      : 'It is not certain that the ends reach: the device can run off the rope.',
-    remedy: 'Tie a stopper with a long tail into each end.',
-  });
+  return finding(
+    {
+      code: 'geometry.ends-open',
+      subject,
+      says: ends === 'open' ? 'Neither rope end is knotted.' : 'One rope end is not knotted.',
+      remedy: 'Tie a stopper with a long tail into each end.',
+    },
+    surelyDown
+      ? {
+          severity: 'mind',
+          because:
+            'By the lengths entered both ends lie on the ground; a wrong length or a missed middle would not be noticed.',
+        }
+      : { severity: 'stop', because: 'It is not certain that the ends reach: the device can run off the rope.' },
+  );
 }
