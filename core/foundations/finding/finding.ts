@@ -5,6 +5,9 @@ import { SEVERITIES, type Finding, type ElementId, type Severity } from './schem
 type FindingInput = Omit<Finding, 'sources' | 'numbers' | 'remedy'> &
   Partial<Pick<Finding, 'numbers' | 'remedy'>> & { readonly sources?: readonly SourceId[] };
 
+/** One case of a finding: what is the matter, how bad it is and what to do, together. */
+export type Case<K extends keyof FindingInput = 'severity' | 'says' | 'remedy'> = Pick<FindingInput, K>;
+
 /**
  * Builds a finding; its sources are those of its code in the register plus any given here. Where one of several cases is found, each case carries its
  * severity, its sentences and its remedy together: `finding({ code, subject }, tooLight ? { … } : { … })`.

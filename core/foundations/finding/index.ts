@@ -2,7 +2,7 @@ export { strengthAgainst, tooLittle, tooMuch } from './by-interval.ts';
 export { FINDING_CODES, type FindingCodeEntry } from './code-register.ts';
 export type { FindingCode } from './codes.ts';
 export { DOUBTS, doubtedBy, type Doubt } from './doubts.ts';
-export { withSubjects, finding, findingKeys, overall, worse, worstFirst } from './finding.ts';
+export { withSubjects, finding, findingKeys, overall, worse, worstFirst, type Case } from './finding.ts';
 export {
   fillTemplate,
   literal,

@@ -1,4 +1,4 @@
-import { finding, type Finding } from '../../foundations/finding/index.ts';
+import { finding, type Finding, type Case, type FindingNumber } from '../../foundations/finding/index.ts';
 import { threshold } from '../../foundations/sources/index.ts';
 import { exactly } from '../../foundations/units/index.ts';
 import { fromGround, groundFall, pastBelay } from './question.ts';
@@ -118,74 +118,78 @@ function bandsOf(spots: readonly Spot[]): [number, number][] {
   return bands;
 }
 
-/** What the whole wall says; nothing for a fall past the belay, which is a stop by itself. */
-export function heightsFindings(scenario: Scenario, { spots }: Heights): Finding[] {
-  const { question: q, led } = scenario;
-  const highest = spots.filter(bad).at(-1);
-  if (spots.length === 0) return [];
-  const feetM = highest ? highest.climberM - TIE_IN_ABOVE_FEET_M - q.ledgeM : 0;
-  const beforeFirst = highest !== undefined && !highest.clipped;
-  const high = feetM > threshold('groundBandMindM');
-  const severity = !highest || !high ? 'clear' : led && !beforeFirst ? 'stop' : 'mind';
-  const numbers = highest
-    ? ([
-        { key: 'height', label: 'Tie-in, highest of them', quantity: 'lengthM', value: exactly(highest.climberM) },
-        {
-          key: 'feet',
-          label: 'Feet above ground or ledge there',
-          quantity: 'lengthM',
-          value: exactly(Math.ceil(feetM * 10) / 10),
-        },
-        ...(highest.clippingM === null
-          ? []
-          : ([
-              { key: 'piece', label: 'Piece that is clipped', quantity: 'lengthM', value: exactly(highest.clippingM) },
-              {
-                key: 'pulled',
-                label: 'Slack pulled up for it',
-                quantity: 'lengthM',
-                value: exactly(2 * (highest.clippingM - highest.climberM)),
-              },
-            ] as const)),
-      ] as const)
-    : [];
-  const where = 'ground or a ledge';
+type HeightsCase = Case<'severity' | 'says' | 'because' | 'remedy'>;
+
+/** Nothing reaches the ground from higher than a step. */
+const noneReaches = (led: boolean): HeightsCase => ({
+  severity: 'clear',
+  says: led
+    ? 'Once the first piece is clipped, no fall on the way up reached the ground on this estimate.'
+    : 'Higher than a step above the ground, no fall reached it on this estimate.',
+  because: 'Every place on the wall was looked at, with the slack you pull up to clip.',
+});
+
+/** From which place the ground is reached, highest of all. */
+function reachedFrom({ clipped, clippingM }: Spot, led: boolean): HeightsCase {
+  if (!clipped)
+    return {
+      severity: 'mind',
+      says: 'Until the first piece is clipped, a fall ends on the ground.',
+      because: 'Nothing holds you yet. Your feet are up to {feet} above the ground when you clip.',
+      remedy: 'Spot the climber, or clip the first piece from the ground with a stick.',
+    };
+  if (!led)
+    return {
+      severity: 'mind',
+      says: 'A fall can reach the ground or a ledge while the feet are up to {feet} above it.',
+      because: 'Low on the wall there is the most rope out, and it stretches most.',
+      remedy: 'Take in tight for the first metres, and sit into the rope before you start.',
+    };
+  const remedy =
+    'Climb on until the piece is at your waist, then clip: that needs no slack. The belayer stands close to the wall with little slack.';
+  return clippingM !== null
+    ? {
+        severity: 'stop',
+        says: 'A fall while you clip the piece at {piece} can reach the ground or a ledge.',
+        because:
+          'You pull up {pulled~} of rope for it. Your feet are {feet} above the ground, and you fall past the last piece and through that slack.',
+        remedy,
+      }
+    : {
+        severity: 'stop',
+        says: 'A fall from {height} can reach the ground or a ledge.',
+        because: 'You fall past the last piece, and the rope stretches. Your feet are {feet} above the ground.',
+        remedy,
+      };
+}
+
+function numbersOf({ climberM, clippingM }: Spot, feetM: number): FindingNumber[] {
+  const length = (key: string, label: string, m: number): FindingNumber => ({
+    key,
+    label,
+    quantity: 'lengthM',
+    value: exactly(m),
+  });
   return [
-    finding({
-      code: 'catch.heights',
-      severity,
-      subject: ['climber'],
-      says:
-        severity === 'clear'
-          ? led
-            ? 'Once the first piece is clipped, no fall on the way up reached the ground on this estimate.'
-            : 'Higher than a step above the ground, no fall reached it on this estimate.'
-          : beforeFirst
-            ? 'Until the first piece is clipped, a fall ends on the ground.'
-            : !led
-              ? `A fall can reach the ${where} while the feet are up to {feet} above it.`
-              : highest!.clippingM !== null
-                ? `A fall while you clip the piece at {piece} can reach the ${where}.`
-                : `A fall from {height} can reach the ${where}.`,
-      because:
-        severity === 'clear'
-          ? 'Every place on the wall was looked at, with the slack you pull up to clip.'
-          : beforeFirst
-            ? 'Nothing holds you yet. Your feet are up to {feet} above the ground when you clip.'
-            : !led
-              ? 'Low on the wall there is the most rope out, and it stretches most.'
-              : highest!.clippingM !== null
-                ? 'You pull up {pulled~} of rope for it. Your feet are {feet} above the ground, and you fall past the last piece and through that slack.'
-                : 'You fall past the last piece, and the rope stretches. Your feet are {feet} above the ground.',
-      remedy:
-        severity === 'clear'
-          ? ''
-          : beforeFirst
-            ? 'Spot the climber, or clip the first piece from the ground with a stick.'
-            : !led
-              ? 'Take in tight for the first metres, and sit into the rope before you start.'
-              : 'Climb on until the piece is at your waist, then clip: that needs no slack. The belayer stands close to the wall with little slack.',
-      numbers,
-    }),
+    length('height', 'Tie-in, highest of them', climberM),
+    length('feet', 'Feet above ground or ledge there', Math.ceil(feetM * 10) / 10),
+    ...(clippingM === null
+      ? []
+      : [
+          length('piece', 'Piece that is clipped', clippingM),
+          length('pulled', 'Slack pulled up for it', 2 * (clippingM - climberM)),
+        ]),
+  ];
+}
+
+/** What the whole wall says; nothing for a fall past the belay, which is a stop by itself. */
+export function heightsFindings({ question: q, led }: Scenario, { spots }: Heights): Finding[] {
+  if (spots.length === 0) return [];
+  const highest = spots.filter(bad).at(-1);
+  const feetM = highest ? highest.climberM - TIE_IN_ABOVE_FEET_M - q.ledgeM : 0;
+  const high = highest && feetM > threshold('groundBandMindM') ? highest : null;
+  const numbers = highest ? numbersOf(highest, feetM) : [];
+  return [
+    finding({ code: 'catch.heights', subject: ['climber'], numbers }, high ? reachedFrom(high, led) : noneReaches(led)),
   ];
 }

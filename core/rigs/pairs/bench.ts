@@ -1,4 +1,4 @@
-import { finding, literal, type Finding, type Severity } from '../../foundations/finding/index.ts';
+import { finding, literal, type Finding, type Severity, type Case } from '../../foundations/finding/index.ts';
 import { BENCH_RESULTS, benchTestsOf, type BenchPair, type BenchTest } from '../../things/gear/index.ts';
 import { claimOfPair, type Context, type Judge } from '../elements/index.ts';
 import { deviceOf, hitchOf, mainConnector, ropeIdsOf, ropesIn, type Attachment } from '../rig/index.ts';
@@ -71,44 +71,65 @@ export const benchJudge: Judge = {
   },
 };
 
-function told({ upper, lower, tests }: BenchSubject, worst: BenchTest, ctx: Context): Finding {
-  const person = lower.root.kind === 'harness' ? ctx.index.person(lower.root.person)?.item : null;
-  const went = benchSeverity(worst);
-  const { weather } = ctx.setup.site;
-  // Weight and weather of one and the same try; who hangs there and is not chosen may have any weight.
-  const asHere = tests.filter((t) => weather === 'dry' || t.weather === weather);
-  const drier = asHere.length === 0;
-  const lighter = !drier && !(person && asHere.some((t) => (t.loadKg ?? 0) >= person.massKg));
-  const severity: Severity = went !== 'clear' ? went : lighter || drier ? 'untested' : 'clear';
+function told(subject: BenchSubject, worst: BenchTest, ctx: Context): Finding {
+  const { upper, lower, tests } = subject;
+  return finding(
+    {
+      code: 'between.bench',
+      subject: [lower.end.id, upper.end.id],
+      because: `${tests.length === 1 ? 'One try' : `${tests.length} tries`} of this pair on this rope and connector${tests.length > 1 ? '; the worst one counts' : ''}: ${BENCH_RESULTS[worst.result].toLowerCase()}${worst.travelMm === null ? '' : ', after {travel}'}. A try says what happened, not what will happen.`,
+      numbers:
+        worst.travelMm === null
+          ? []
+          : [{ key: 'travel', label: 'Way until it held', quantity: 'lengthMm', value: exactly(worst.travelMm) }],
+    },
+    caseOf(subject, worst, ctx),
+  );
+}
+
+const DO_NOT_COUNT =
+  'Do not count on the lower one: put one with teeth below, use a second rope, or tie knots below you.';
+const TRY_AGAIN = 'Try it again near the ground, with the whole weight, the rope as it is, and the way measured.';
+
+function caseOf({ upper, lower, tests }: BenchSubject, worst: BenchTest, { index, setup }: Context): Case {
   const [up, low] = [literal(upper.label.toLowerCase()), literal(lower.label.toLowerCase())];
-  return finding({
-    code: 'between.bench',
-    severity,
-    subject: [lower.end.id, upper.end.id],
-    says:
-      went === 'stop'
-        ? `In your own try the ${low} did not hold when the ${up} was pushed onto it.`
-        : went === 'mind'
-          ? worst.result === 'jammed'
-            ? `In your own try the ${low} held, and could not be freed under load.`
-            : `In your own try the ${low} slid before it held.`
-          : severity === 'untested'
-            ? lighter
-              ? `In your own try the ${low} is not known to have held the weight of who hangs in it here.`
-              : drier
-                ? `In no try of your own the rope was ${weather}, as it is here.`
-                : `In your own try the ${low} held; how far it slid first was not written down.`
-            : `In your own try the ${low} held when the ${up} was pushed onto it.`,
-    because: `${tests.length === 1 ? 'One try' : `${tests.length} tries`} of this pair on this rope and connector${tests.length > 1 ? '; the worst one counts' : ''}: ${BENCH_RESULTS[worst.result].toLowerCase()}${worst.travelMm === null ? '' : ', after {travel}'}. A try says what happened, not what will happen.`,
-    remedy:
-      severity === 'clear'
-        ? ''
-        : severity === 'untested'
-          ? 'Try it again near the ground, with the whole weight, the rope as it is, and the way measured.'
-          : 'Do not count on the lower one: put one with teeth below, use a second rope, or tie knots below you.',
-    numbers:
-      worst.travelMm === null
-        ? []
-        : [{ key: 'travel', label: 'Way until it held', quantity: 'lengthMm', value: exactly(worst.travelMm) }],
-  });
+  const went = benchSeverity(worst);
+  if (went === 'stop')
+    return {
+      severity: 'stop',
+      says: `In your own try the ${low} did not hold when the ${up} was pushed onto it.`,
+      remedy: DO_NOT_COUNT,
+    };
+  if (went === 'mind')
+    return {
+      severity: 'mind',
+      says:
+        worst.result === 'jammed'
+          ? `In your own try the ${low} held, and could not be freed under load.`
+          : `In your own try the ${low} slid before it held.`,
+      remedy: DO_NOT_COUNT,
+    };
+  // Weight and weather of one and the same try; who hangs there and is not chosen may have any weight.
+  const { weather } = setup.site;
+  const asHere = tests.filter((t) => weather === 'dry' || t.weather === weather);
+  if (asHere.length === 0)
+    return {
+      severity: 'untested',
+      says: `In no try of your own the rope was ${weather}, as it is here.`,
+      remedy: TRY_AGAIN,
+    };
+  const person = lower.root.kind === 'harness' ? index.person(lower.root.person)?.item : null;
+  if (!person || !asHere.some((t) => (t.loadKg ?? 0) >= person.massKg))
+    return {
+      severity: 'untested',
+      says: `In your own try the ${low} is not known to have held the weight of who hangs in it here.`,
+      remedy: TRY_AGAIN,
+    };
+  return went === 'untested'
+    ? {
+        severity: 'untested',
+        says: `In your own try the ${low} held; how far it slid first was not written down.`,
+        remedy: TRY_AGAIN,
+      }
+    : { severity: 'clear', says: `In your own try the ${low} held when the ${up} was pushed onto it.` };
 }

@@ -1,4 +1,12 @@
-import { finding, tooLittle, tooMuch, type Finding, type ElementId } from '../../foundations/finding/index.ts';
+import {
+  finding,
+  tooLittle,
+  tooMuch,
+  type Finding,
+  type ElementId,
+  type Case,
+  type Severity,
+} from '../../foundations/finding/index.ts';
 import { claimOf, claimOfPair, hitches, type Context, type Judge } from '../elements/index.ts';
 import { deviceOf, hitchOf, linesOf, mainConnector, ropeIdsOf, slingOf, type Attachment } from '../rig/index.ts';
 import { threshold } from '../../foundations/sources/index.ts';
@@ -87,30 +95,33 @@ export const hitchAboveJudge: Judge = {
 
 function inReach(ref: ElementId, top: Interval, armMm: number): Finding {
   const severity = tooMuch(top, { stop: armMm });
-  const out = severity === 'stop';
-  const may = severity !== 'clear';
-  return finding({
-    code: out || may ? 'geometry.hitch-out-of-reach' : 'geometry.hitch-in-reach',
-    severity,
-    subject: [ref],
-    says: out
-      ? 'Loaded, the hitch hangs out of reach: nobody could free it.'
-      : may
-        ? 'Loaded, the hitch may hang just beyond the arm.'
-        : 'Loaded, the hitch stays within arm’s reach.',
-    because: 'Its upper edge is {top~} up, the arm reaches {arm}.',
-    remedy:
-      severity === 'clear'
-        ? ''
-        : severity === 'untested'
-          ? 'Load it low and reach for it, or shorten the tether or the cord.'
-          : 'Shorten the tether or the cord.',
-    numbers: [
-      { key: 'top', label: 'Upper edge of the loaded hitch', quantity: 'lengthMm', value: top },
-      { key: 'arm', label: 'Arm’s reach', quantity: 'lengthMm', value: exactly(armMm) },
-    ],
-  });
+  return finding(
+    {
+      code: severity === 'clear' ? 'geometry.hitch-in-reach' : 'geometry.hitch-out-of-reach',
+      severity,
+      subject: [ref],
+      because: 'Its upper edge is {top~} up, the arm reaches {arm}.',
+      numbers: [
+        { key: 'top', label: 'Upper edge of the loaded hitch', quantity: 'lengthMm', value: top },
+        { key: 'arm', label: 'Arm’s reach', quantity: 'lengthMm', value: exactly(armMm) },
+      ],
+    },
+    REACH[severity],
+  );
 }
+const BEYOND = {
+  says: 'Loaded, the hitch may hang just beyond the arm.',
+  remedy: 'Shorten the tether or the cord.',
+};
+const REACH: Readonly<Record<Severity, Case<'says' | 'remedy'>>> = {
+  stop: {
+    says: 'Loaded, the hitch hangs out of reach: nobody could free it.',
+    remedy: 'Shorten the tether or the cord.',
+  },
+  mind: BEYOND,
+  untested: { ...BEYOND, remedy: 'Load it low and reach for it, or shorten the tether or the cord.' },
+  clear: { says: 'Loaded, the hitch stays within arm’s reach.' },
+};
 
 function ontoDevice(a: Attachment, device: Attachment, bottom: Interval, barMm: Interval): Finding[] {
   const gap = minus(bottom, barMm);

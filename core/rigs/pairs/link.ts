@@ -1,4 +1,4 @@
-import { finding, literal, type Finding, type ElementId, type Severity } from '../../foundations/finding/index.ts';
+import { finding, literal, type Finding, type ElementId, type Case } from '../../foundations/finding/index.ts';
 import { handOffIn } from '../../things/fit/index.ts';
 import { slingMm } from '../../things/geometry/index.ts';
 import { claimOf, claimOfPair, type Context, type Judge } from '../elements/index.ts';
@@ -128,36 +128,37 @@ function long({ attachment, end }: Link): Finding[] {
 }
 
 function alone(ref: ElementId, links: readonly Link[], own: 'yes' | 'no' | 'unknown'): Finding {
+  return finding(
+    { code: 'pick.one-link', subject: [ref, ...links.map(({ end }) => end.id)] },
+    attachedTimes(links, own),
+  );
+}
+
+function attachedTimes(
+  links: readonly Link[],
+  own: 'yes' | 'no' | 'unknown',
+): Case<'severity' | 'says' | 'because' | 'remedy'> {
+  const remedy = 'A second link, from the casualty to your own belay loop, with connectors of its own.';
   const places = new Set(links.map(({ end }) => end.to)).size;
-  const one = links.length === 1 && own !== 'yes';
-  const severity: Severity = one
-    ? own === 'unknown'
-      ? 'untested'
-      : 'stop'
-    : places === 1 && own !== 'yes'
-      ? 'mind'
-      : 'clear';
-  return finding({
-    code: 'pick.one-link',
-    severity,
-    subject: [ref, ...links.map(({ end }) => end.id)],
-    says: one
-      ? own === 'unknown'
-        ? 'Beside one link it is not known what holds the casualty.'
-        : 'The casualty hangs on one thing only.'
-      : severity === 'mind'
-        ? 'Both links to the casualty are in one place.'
-        : 'The casualty is attached twice.',
-    because: one
-      ? 'Whoever cannot help themselves is never on one thing alone: a gate that opens has nothing behind it.'
-      : severity === 'mind'
-        ? 'What opens there takes both.'
-        : 'Each link is clipped somewhere else.',
-    remedy:
-      severity === 'clear'
-        ? ''
-        : 'A second link, from the casualty to your own belay loop, with connectors of its own.',
-  });
+  if (own !== 'yes' && links.length === 1) {
+    const because =
+      'Whoever cannot help themselves is never on one thing alone: a gate that opens has nothing behind it.';
+    return own === 'unknown'
+      ? { severity: 'untested', says: 'Beside one link it is not known what holds the casualty.', because, remedy }
+      : { severity: 'stop', says: 'The casualty hangs on one thing only.', because, remedy };
+  }
+  if (own !== 'yes' && places === 1)
+    return {
+      severity: 'mind',
+      says: 'Both links to the casualty are in one place.',
+      because: 'What opens there takes both.',
+      remedy,
+    };
+  return {
+    severity: 'clear',
+    says: 'The casualty is attached twice.',
+    because: 'Each link is clipped somewhere else.',
+  };
 }
 
 const stillOn = ({ end, label }: Attachment, holds: 'yes' | 'no' | 'unknown'): Finding =>

@@ -6,6 +6,7 @@ import {
   type Finding,
   type ElementId,
   type Severity,
+  type Case,
 } from '../../foundations/finding/index.ts';
 import { hauledM, haulThreeDownN, haulThreeN } from '../../things/geometry/index.ts';
 import { claimOf, type Context, type Judge } from '../elements/index.ts';
@@ -55,35 +56,47 @@ function haul(ref: ElementId, massKg: number): Finding {
   const byWeight = tooMuch(down, { stop: weight });
   // Either way is enough; nobody has to try both.
   const better = byArms === 'clear' || byWeight === 'clear' ? 'clear' : milder(byArms, byWeight);
-  const severity: Severity = better === 'stop' ? 'mind' : better;
-  return finding({
-    code: 'pick.haul',
-    severity,
-    subject: [ref],
-    says:
-      severity === 'clear'
-        ? 'A 3:1 should be enough for one person, on this estimate.'
-        : severity === 'mind'
-          ? 'A 3:1 is too hard for one person, on this estimate.'
-          : 'A 3:1 may be too hard for one person: try it.',
-    because: `By arm, upwards, you pull {up~}, and {arms} is about the most. With your weight, over one pulley more, {down~} of at most {weight}; over connectors instead of pulleys {connectors~}. For the lift you haul {hauled~} of rope.`,
-    remedy:
-      severity === 'clear' ? '' : 'Use a 5:1, put a second 2:1 on the hauling strand (6:1), or have two people haul.',
-    numbers: [
-      { key: 'up', label: 'Haul upwards, over pulleys', quantity: 'forceN', value: up },
-      { key: 'arms', label: 'By arm, at most', quantity: 'forceN', value: exactly(arms) },
-      { key: 'down', label: 'Haul downwards, over one pulley more', quantity: 'forceN', value: down },
-      { key: 'weight', label: 'With your weight, at most', quantity: 'forceN', value: exactly(weight) },
-      { key: 'connectors', label: 'Downwards, over connectors', quantity: 'forceN', value: connectors },
-      {
-        key: 'hauled',
-        label: 'Rope to haul',
-        quantity: 'lengthM',
-        value: interval(hauledM(lift.low), hauledM(lift.best), hauledM(lift.high)),
-      },
-    ],
-  });
+  return finding(
+    {
+      code: 'pick.haul',
+      subject: [ref],
+      because: `By arm, upwards, you pull {up~}, and {arms} is about the most. With your weight, over one pulley more, {down~} of at most {weight}; over connectors instead of pulleys {connectors~}. For the lift you haul {hauled~} of rope.`,
+      numbers: [
+        { key: 'up', label: 'Haul upwards, over pulleys', quantity: 'forceN', value: up },
+        { key: 'arms', label: 'By arm, at most', quantity: 'forceN', value: exactly(arms) },
+        { key: 'down', label: 'Haul downwards, over one pulley more', quantity: 'forceN', value: down },
+        { key: 'weight', label: 'With your weight, at most', quantity: 'forceN', value: exactly(weight) },
+        { key: 'connectors', label: 'Downwards, over connectors', quantity: 'forceN', value: connectors },
+        {
+          key: 'hauled',
+          label: 'Rope to haul',
+          quantity: 'lengthM',
+          value: interval(hauledM(lift.low), hauledM(lift.best), hauledM(lift.high)),
+        },
+      ],
+    },
+    HAUL[better],
+  );
 }
+const HAUL_EASIER = 'Use a 5:1, put a second 2:1 on the hauling strand (6:1), or have two people haul.';
+const HAUL: Readonly<Record<Severity, Case>> = {
+  stop: {
+    severity: 'mind',
+    says: 'A 3:1 is too hard for one person, on this estimate.',
+    remedy: HAUL_EASIER,
+  },
+  mind: {
+    severity: 'mind',
+    says: 'A 3:1 is too hard for one person, on this estimate.',
+    remedy: HAUL_EASIER,
+  },
+  untested: {
+    severity: 'untested',
+    says: 'A 3:1 may be too hard for one person: try it.',
+    remedy: HAUL_EASIER,
+  },
+  clear: { severity: 'clear', says: 'A 3:1 should be enough for one person, on this estimate.' },
+};
 const BETTER: readonly Severity[] = ['clear', 'untested', 'mind', 'stop'];
 /** The milder of two. */
 const milder = (a: Severity, b: Severity): Severity => (BETTER.indexOf(a) < BETTER.indexOf(b) ? a : b);
@@ -123,28 +136,37 @@ function hands(ctx: Context): Finding[] {
     const wanted = threshold('twoHandMargin');
     const severity = tooLittle(margin, { stop: wanted });
     return [
-      finding({
-        code: 'pick.hand',
-        severity,
-        subject: [a.end.id],
-        says:
-          severity === 'stop'
-            ? `With two on ${literal(item.name)} the hand has too little in reserve.`
-            : severity !== 'clear'
-              ? `With two on ${literal(item.name)} the hand may have too little in reserve.`
-              : `With two on ${literal(item.name)} the hand has enough in reserve.`,
-        because: 'It can do {margin~} times what is needed at the bottom; {wanted} times is asked for with two.',
-        remedy:
-          severity === 'untested'
-            ? 'Measure the hand force, or test it low with two and a backup. Else add friction: a connector more, a turn more, another device.'
-            : severity !== 'clear'
-              ? 'Add friction before the casualty hangs in it: a connector more, a turn more, another device.'
-              : '',
-        numbers: [
-          { key: 'margin', label: 'Hand over need, two persons', quantity: 'ratio', value: margin },
-          { key: 'wanted', label: 'Asked for', quantity: 'ratio', value: exactly(wanted) },
-        ],
-      }),
+      finding(
+        {
+          code: 'pick.hand',
+          severity,
+          subject: [a.end.id],
+          because: 'It can do {margin~} times what is needed at the bottom; {wanted} times is asked for with two.',
+          numbers: [
+            { key: 'margin', label: 'Hand over need, two persons', quantity: 'ratio', value: margin },
+            { key: 'wanted', label: 'Asked for', quantity: 'ratio', value: exactly(wanted) },
+          ],
+        },
+        withTwo(literal(item.name), severity),
+      ),
     ];
   });
+}
+
+function withTwo(device: string, severity: Severity): Case<'says' | 'remedy'> {
+  const more = 'Add friction before the casualty hangs in it: a connector more, a turn more, another device.';
+  switch (severity) {
+    case 'stop':
+      return { says: `With two on ${device} the hand has too little in reserve.`, remedy: more };
+    case 'mind':
+      return { says: `With two on ${device} the hand may have too little in reserve.`, remedy: more };
+    case 'untested':
+      return {
+        says: `With two on ${device} the hand may have too little in reserve.`,
+        remedy:
+          'Measure the hand force, or test it low with two and a backup. Else add friction: a connector more, a turn more, another device.',
+      };
+    case 'clear':
+      return { says: `With two on ${device} the hand has enough in reserve.` };
+  }
 }

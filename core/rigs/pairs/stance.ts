@@ -1,4 +1,4 @@
-import { finding, literal, type Finding, type Severity } from '../../foundations/finding/index.ts';
+import { finding, literal, type Finding } from '../../foundations/finding/index.ts';
 import { claimOf, type Judge } from '../elements/index.ts';
 import { belaysFromHarness, type RigPerson } from '../rig/index.ts';
 import { threshold } from '../../foundations/sources/index.ts';
@@ -19,28 +19,33 @@ export const stanceJudge: Judge = {
 
 function stance({ id, item, fromWallM, stands }: RigPerson): Finding {
   const name = literal(item!.name);
-  const far = fromWallM !== null && fromWallM > threshold('stanceMindM');
-  const severity: Severity = fromWallM === null ? 'untested' : far && stands !== 'anchored' ? 'mind' : 'clear';
-  return finding({
-    code: 'belay.stance',
-    severity,
-    subject: [id],
-    says:
-      fromWallM === null
-        ? `Not entered yet: how far from the wall ${name} stands.`
-        : severity === 'mind'
-          ? `${name} stands far from the wall.`
-          : far
-            ? `${name} stands far from the wall, tied low.`
-            : `${name} stands close to the wall.`,
-    because:
-      fromWallM === null
-        ? 'A fall draws a belayer who stands far off towards the wall, and the climber comes down that much farther.'
-        : `{from} from the wall to the device.${severity === 'mind' ? ' A fall draws the belayer to it, stumbling, and the climber comes down that much farther.' : ''}`,
-    remedy: severity === 'clear' ? '' : 'Stand within two metres of the wall, and beside the line of fall.',
-    numbers:
-      fromWallM === null
-        ? []
-        : [{ key: 'from', label: 'Belayer from the wall', quantity: 'lengthM', value: exactly(fromWallM) }],
-  });
+  const remedy = 'Stand within two metres of the wall, and beside the line of fall.';
+  if (fromWallM === null)
+    return finding({
+      code: 'belay.stance',
+      severity: 'untested',
+      subject: [id],
+      says: `Not entered yet: how far from the wall ${name} stands.`,
+      because:
+        'A fall draws a belayer who stands far off towards the wall, and the climber comes down that much farther.',
+      remedy,
+    });
+  const because = '{from} from the wall to the device.';
+  return finding(
+    {
+      code: 'belay.stance',
+      subject: [id],
+      numbers: [{ key: 'from', label: 'Belayer from the wall', quantity: 'lengthM', value: exactly(fromWallM) }],
+    },
+    fromWallM <= threshold('stanceMindM')
+      ? { severity: 'clear', says: `${name} stands close to the wall.`, because }
+      : stands === 'anchored'
+        ? { severity: 'clear', says: `${name} stands far from the wall, tied low.`, because }
+        : {
+            severity: 'mind',
+            says: `${name} stands far from the wall.`,
+            because: `${because} A fall draws the belayer to it, stumbling, and the climber comes down that much farther.`,
+            remedy,
+          },
+  );
 }

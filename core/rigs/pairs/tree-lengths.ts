@@ -11,7 +11,7 @@ import { overChinMm, ropeWalkLengths, slingMm, type RopeWalkLengths } from '../.
 import { claimOf, claimOfPair, type Claim, type Context, type Judge } from '../elements/index.ts';
 import { deviceOf, slingOf, type Attachment } from '../rig/index.ts';
 import { constant, threshold } from '../../foundations/sources/index.ts';
-import { interval, plus, type Interval } from '../../foundations/units/index.ts';
+import { exactly, interval, plus, type Interval } from '../../foundations/units/index.ts';
 import { isFootLoop } from './foot-loop.ts';
 
 /** What somebody walks up a rope with, with the lengths that follow from their body. */
@@ -159,39 +159,41 @@ function knee(ctx: Context, { kneeMm }: RopeWalkFigures): Finding[] {
   const strap = aidsOf(ctx).find((a) => a.root.kind === 'harness' && a.root.point === 'knee');
   const piece = strap && slingOf(strap);
   if (!strap || piece?.kind !== 'sling' || !piece.item) return [];
+  const subject = [piece.id, strap.end.id];
+  const remedy = 'Set it just below the knee with the leg straight, boots on.';
+  if (kneeMm === null)
+    return [
+      finding({
+        code: 'tree.lengths',
+        severity: 'untested',
+        subject,
+        says: 'It is not known whether the knee ascender is below the knee.',
+        because: 'From the sole to below the knee was not measured.',
+        remedy,
+      }),
+    ];
   const strapMm = slingMm({ ...piece, sling: piece.item });
-  const off = kneeMm === null ? null : strapMm.best - kneeMm;
-  const severity: Severity = off === null ? 'untested' : Math.abs(off) > threshold('kneeOffMm') ? 'mind' : 'clear';
+  const off = strapMm.best - kneeMm;
   return [
-    finding({
-      code: 'tree.lengths',
-      severity,
-      subject: [piece.id, strap.end.id],
-      says:
-        severity === 'untested'
-          ? 'It is not known whether the knee ascender is below the knee.'
-          : severity === 'clear'
-            ? 'The knee ascender is just below the knee.'
-            : off! > 0
-              ? 'The knee ascender is above the knee: with the leg straight its strap is slack.'
-              : 'The knee ascender is low: part of each step is lost.',
-      because:
-        kneeMm === null
-          ? 'From the sole to below the knee was not measured.'
-          : 'From the sole its strap is {strap~}, and below the knee is {knee} above the sole.',
-      remedy: severity === 'clear' ? '' : 'Set it just below the knee with the leg straight, boots on.',
-      numbers:
-        kneeMm === null
-          ? []
-          : [
-              { key: 'strap', label: 'Strap of the knee ascender', quantity: 'lengthMm', value: strapMm },
-              {
-                key: 'knee',
-                label: 'Below the knee, above the sole',
-                quantity: 'lengthMm',
-                value: { low: kneeMm, best: kneeMm, high: kneeMm },
-              },
-            ],
-    }),
+    finding(
+      {
+        code: 'tree.lengths',
+        subject,
+        because: 'From the sole its strap is {strap~}, and below the knee is {knee} above the sole.',
+        numbers: [
+          { key: 'strap', label: 'Strap of the knee ascender', quantity: 'lengthMm', value: strapMm },
+          { key: 'knee', label: 'Below the knee, above the sole', quantity: 'lengthMm', value: exactly(kneeMm) },
+        ],
+      },
+      Math.abs(off) <= threshold('kneeOffMm')
+        ? { severity: 'clear', says: 'The knee ascender is just below the knee.' }
+        : off > 0
+          ? {
+              severity: 'mind',
+              says: 'The knee ascender is above the knee: with the leg straight its strap is slack.',
+              remedy,
+            }
+          : { severity: 'mind', says: 'The knee ascender is low: part of each step is lost.', remedy },
+    ),
   ];
 }

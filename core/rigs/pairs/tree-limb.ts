@@ -103,37 +103,38 @@ function swings(name: string, { outM, belowM, riseDeg }: Limb, swing: Swing, two
   const { angleDeg, dropM } = swing;
   const wide = angleDeg > threshold('limbStopDeg') || dropM > threshold('limbStopM');
   const some = angleDeg > threshold('limbMindDeg') || dropM > threshold('limbMindM');
-  const severity: Severity = wide && !twoLines ? 'stop' : some ? 'mind' : 'clear';
-  return finding({
-    code: 'tree.limb-swing',
-    severity,
-    subject: ['tree'],
-    says:
-      severity === 'clear'
-        ? `A slip off ${name} is a small swing.`
-        : severity === 'stop'
-          ? `A slip off ${name} is a fall and a long swing, and no second line stops it.`
-          : wide
-            ? `A slip off ${name} is a long swing unless the second line is tight.`
-            : `A slip off ${name} is a swing.`,
-    because:
-      '{out} out and {below} below the tie-in the line stands at {angle}: down by {drop}, and past the stem as fast as after a free fall of that height.',
-    remedy:
-      severity === 'clear'
-        ? ''
-        : 'Tie in higher or nearer to above the work, redirect the line, or hang on a second line from the other side.',
-    numbers: [
-      { key: 'out', label: 'Out along the limb', quantity: 'lengthM', value: exactly(outM!) },
-      {
-        key: 'below',
-        label: 'Tie-in above where one stands',
-        quantity: 'lengthM',
-        value: exactly(standsBelowM(outM!, belowM!, riseDeg)),
-      },
-      { key: 'angle', label: 'Line from the vertical', quantity: 'angleDeg', value: exactly(angleDeg) },
-      { key: 'drop', label: 'Drop of the swing', quantity: 'lengthM', value: exactly(dropM) },
-    ],
-  });
+  const remedy =
+    'Tie in higher or nearer to above the work, redirect the line, or hang on a second line from the other side.';
+  return finding(
+    {
+      code: 'tree.limb-swing',
+      subject: ['tree'],
+      because:
+        '{out} out and {below} below the tie-in the line stands at {angle}: down by {drop}, and past the stem as fast as after a free fall of that height.',
+      numbers: [
+        { key: 'out', label: 'Out along the limb', quantity: 'lengthM', value: exactly(outM!) },
+        {
+          key: 'below',
+          label: 'Tie-in above where one stands',
+          quantity: 'lengthM',
+          value: exactly(standsBelowM(outM!, belowM!, riseDeg)),
+        },
+        { key: 'angle', label: 'Line from the vertical', quantity: 'angleDeg', value: exactly(angleDeg) },
+        { key: 'drop', label: 'Drop of the swing', quantity: 'lengthM', value: exactly(dropM) },
+      ],
+    },
+    wide && !twoLines
+      ? {
+          severity: 'stop',
+          says: `A slip off ${name} is a fall and a long swing, and no second line stops it.`,
+          remedy,
+        }
+      : wide
+        ? { severity: 'mind', says: `A slip off ${name} is a long swing unless the second line is tight.`, remedy }
+        : some
+          ? { severity: 'mind', says: `A slip off ${name} is a swing.`, remedy }
+          : { severity: 'clear', says: `A slip off ${name} is a small swing.` },
+  );
 }
 
 /** Of several limbs the one that stores most slack counts. */

@@ -42,54 +42,63 @@ function along({ connector, device }: WayInput, way: Way, loadKn: Interval): Fin
   const share = offSpineShare(connector, device, way.end);
   const left =
     open === null ? interval(0, major, major) : interval(Math.min(open, major), alongKn(major, open, share), major);
-  const findings: Finding[] = [];
-  if (share > 0) {
-    const { insideWidthMm } = endMeasures(connector, way.end);
-    findings.push(
-      finding(
-        {
-          code: 'connector.load-off-spine',
-          subject: SUBJECT,
-          says: `${literal(device.name)} is wide and holds the load off the spine of ${literal(connector.name)}.`,
-          because: `It is {wide} wide in an end of {inside}. ${open === null ? 'The gate-open strength is not entered, so what is left is not known.' : 'By the estimate {left~} is left of {major}; the load of this job is {load~}.'}`,
-          numbers: [
-            { key: 'wide', label: 'Device is wide', quantity: 'diameterMm', value: exactly(seatThicknessMm(device)!) },
-            {
-              key: 'inside',
-              label: 'Inside width of this end',
-              quantity: 'diameterMm',
-              value: exactly(insideWidthMm!),
-            },
-            kn('left', 'Strength left', left),
-            kn('major', 'Strength along', exactly(major)),
-            kn('load', 'Load of this job', loadKn),
-          ],
-        },
-        open === null
-          ? { severity: 'untested', remedy: 'Read the marks on the spine and enter them.' }
-          : {
-              severity: strengthAgainst(left.best, loadKn.best),
-              remedy: 'A rounder or narrower end keeps the load on the spine.',
-            },
-      ),
-    );
-  }
   const severity = strengthAgainst(share > 0 ? left.best : major, loadKn);
-  findings.push(
-    finding({
-      code: 'connector.job-strength',
-      severity,
-      subject: ['deviceConnector'],
-      says:
-        severity !== 'clear'
-          ? `${literal(connector.name)} has little strength left for this job.`
-          : `${literal(connector.name)} is strong enough along its axis.`,
-      because: 'Along the spine {major}; the load of this job is {load~}.',
-      remedy: severity === 'clear' ? '' : 'Use a stronger connector.',
-      numbers: [kn('major', 'Strength along', exactly(major)), kn('load', 'Load of this job', loadKn)],
-    }),
+  return [
+    ...(share > 0 ? [offSpine({ connector, device }, way, left, loadKn)] : []),
+    finding(
+      {
+        code: 'connector.job-strength',
+        severity,
+        subject: ['deviceConnector'],
+        because: 'Along the spine {major}; the load of this job is {load~}.',
+        numbers: [kn('major', 'Strength along', exactly(major)), kn('load', 'Load of this job', loadKn)],
+      },
+      severity === 'clear'
+        ? { says: `${literal(connector.name)} is strong enough along its axis.` }
+        : {
+            says: `${literal(connector.name)} has little strength left for this job.`,
+            remedy: 'Use a stronger connector.',
+          },
+    ),
+  ];
+}
+
+/** A wide device holds the load off the spine, towards the gate. */
+function offSpine(
+  { connector, device }: Pick<WayInput, 'connector' | 'device'>,
+  way: Way,
+  left: Interval,
+  loadKn: Interval,
+): Finding {
+  const { strengthMajorKn: major, strengthOpenKn: open } = connector;
+  const { insideWidthMm } = endMeasures(connector, way.end);
+  return finding(
+    {
+      code: 'connector.load-off-spine',
+      subject: SUBJECT,
+      says: `${literal(device.name)} is wide and holds the load off the spine of ${literal(connector.name)}.`,
+      numbers: [
+        { key: 'wide', label: 'Device is wide', quantity: 'diameterMm', value: exactly(seatThicknessMm(device)!) },
+        { key: 'inside', label: 'Inside width of this end', quantity: 'diameterMm', value: exactly(insideWidthMm!) },
+        kn('left', 'Strength left', left),
+        kn('major', 'Strength along', exactly(major!)),
+        kn('load', 'Load of this job', loadKn),
+      ],
+    },
+    open === null
+      ? {
+          severity: 'untested',
+          because:
+            'It is {wide} wide in an end of {inside}. The gate-open strength is not entered, so what is left is not known.',
+          remedy: 'Read the marks on the spine and enter them.',
+        }
+      : {
+          severity: strengthAgainst(left.best, loadKn.best),
+          because:
+            'It is {wide} wide in an end of {inside}. By the estimate {left~} is left of {major}; the load of this job is {load~}.',
+          remedy: 'A rounder or narrower end keeps the load on the spine.',
+        },
   );
-  return findings;
 }
 
 /**
