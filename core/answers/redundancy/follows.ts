@@ -1,4 +1,4 @@
-import { DOUBTS, quoted, type Finding } from '../../foundations/finding/index.ts';
+import { FINDING_CODES, quoted, type Finding } from '../../foundations/finding/index.ts';
 import type { Context } from '../../rigs/elements/index.ts';
 import { deviceOf, mainConnector, type Attachment } from '../../rigs/rig/index.ts';
 import { hitchName, type Faults } from './faults.ts';
@@ -31,7 +31,7 @@ export function followsOf(ctx: Context, findings: readonly Finding[], faults: Fa
     if (!hand) return;
     const released = `${hitch.end.id}:released`;
     const reaches = findings.find(
-      (f) => DOUBTS[f.code] === 'reach' && f.severity !== 'clear' && f.subject[0] === hitch.end.id,
+      (f) => FINDING_CODES[f.code].doubts === 'reach' && f.severity !== 'clear' && f.subject[0] === hitch.end.id,
     );
     if (reaches) consequences.push({ when: [faults.hand(hand)], then: released, because: quoted(reaches, released) });
     if (faults.ownerPerson(hitch)?.id === hand.id)

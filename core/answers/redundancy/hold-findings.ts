@@ -1,4 +1,4 @@
-import { doubtedBy, DOUBTS, finding, literal, type Finding } from '../../foundations/finding/index.ts';
+import { doubtedBy, FINDING_CODES, finding, literal, type Finding } from '../../foundations/finding/index.ts';
 import { traitsOf, type Job, JOB_FACTS } from '../../things/gear/index.ts';
 import type { Context } from '../../rigs/elements/index.ts';
 import { belaysFromHarness, deviceOf, type RigPerson } from '../../rigs/rig/index.ts';
@@ -17,7 +17,7 @@ export interface SinglePoint {
 }
 
 const doubtsAbout = (fault: Fault, findings: readonly Finding[]): Finding[] =>
-  findings.filter((f) => DOUBTS[f.code] !== 'reach' && doubtedBy(f) === fault.part);
+  findings.filter((f) => FINDING_CODES[f.code].doubts !== 'reach' && doubtedBy(f) === fault.part);
 
 /**
  * Single points of a rig. Practice accepts that a person hangs on one belay loop, one rope, one locked connector and the like, as long as
@@ -150,7 +150,7 @@ function handAlone(
   const owner = ctx.setup.persons.find((p) => p.handId === hand.part);
   // Where a Stop at the hitch is the reason it is said there, with what to do.
   const backup = model.noHolds.find((s) => s.backup);
-  const reaches = findings.some((f) => DOUBTS[f.code] === 'reach' && f.severity !== 'clear');
+  const reaches = findings.some((f) => FINDING_CODES[f.code].doubts === 'reach' && f.severity !== 'clear');
   if (backup?.severity === 'stop' || reaches) return [];
   return [
     finding({

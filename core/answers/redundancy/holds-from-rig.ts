@@ -1,6 +1,6 @@
 import {
   doubtedBy,
-  DOUBTS,
+  FINDING_CODES,
   quoted,
   sentence,
   type Finding,
@@ -78,9 +78,9 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
     worst(
       findings.filter((f) => {
         const ref = doubtedBy(f);
-        if (ref === undefined || DOUBTS[f.code] === 'reach') return false;
+        if (ref === undefined || FINDING_CODES[f.code].doubts === 'reach') return false;
         if (f.code === 'friction.not-modelled') return parts.has(ref);
-        if (DOUBTS[f.code] === 'holding') return needs.includes(ref) || parts.has(ref);
+        if (FINDING_CODES[f.code].doubts === 'holding') return needs.includes(ref) || parts.has(ref);
         return strict.has(ref) && f.severity !== 'mind';
       }),
     );

@@ -1,5 +1,5 @@
 import type { SourceId } from '../sources/index.ts';
-import { CODE_SOURCES } from './codes.ts';
+import { FINDING_CODES } from './codes.ts';
 import { SEVERITIES, type Finding, type ElementId, type Severity } from './schema.ts';
 
 type FindingInput = Omit<Finding, 'sources' | 'numbers' | 'remedy'> &
@@ -16,7 +16,7 @@ export function finding<A extends Partial<FindingInput>>(about: A, found: Omit<F
 export function finding(input: FindingInput): Finding;
 export function finding(about: FindingInput, found?: Partial<FindingInput>): Finding {
   const input = found ? { ...about, ...found } : about;
-  const registered: readonly SourceId[] = CODE_SOURCES[input.code];
+  const registered: readonly SourceId[] = FINDING_CODES[input.code].sources;
   // Made by the ten thousand while planning: field by field, and the set is built only where it is needed.
   return {
     code: input.code,

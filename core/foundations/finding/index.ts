@@ -1,7 +1,6 @@
 export { strengthAgainst, tooLittle, tooMuch } from './by-interval.ts';
-export { FINDING_CODES, type FindingCodeEntry } from './code-register.ts';
-export type { FindingCode } from './codes.ts';
-export { DOUBTS, doubtedBy, type Doubt } from './doubts.ts';
+export { FINDING_CODES, type FindingCode, type FindingCodeEntry } from './codes.ts';
+export { doubtedBy } from './doubts.ts';
 export { withSubjects, finding, findingKeys, overall, worse, worstFirst, type Case } from './finding.ts';
 export {
   fillTemplate,

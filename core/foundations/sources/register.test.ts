@@ -11,10 +11,14 @@ const codes: [string, FindingCodeEntry][] = Object.entries(FINDING_CODES);
 const constants: [string, Constant][] = Object.entries(CONSTANTS);
 /** A text without its comments, so that naming something there proves nothing. */
 const code = (source: string) => source.replace(/\/\*[\s\S]*?\*\/|(^|\s)\/\/.*$/gm, '$1');
+const files = readdirSync(new URL('core/', root), { recursive: true, encoding: 'utf8' })
+  .filter((path) => path.endsWith('.ts'))
+  .map((path) => ({ path, source: code(text(`core/${path}`)) }));
+const tests = files.filter(({ path }) => path.endsWith('.test.ts')).map(({ source }) => source);
 /** What the core says outside its registers and tests. */
-const core = readdirSync(new URL('core/', root), { recursive: true, encoding: 'utf8' })
-  .filter((path) => path.endsWith('.ts') && !path.endsWith('.test.ts') && !/^(sources|samples)\//.test(path))
-  .map((path) => code(text(`core/${path}`)))
+const core = files
+  .filter(({ path }) => !path.endsWith('.test.ts') && !/^(foundations\/sources|samples)\//.test(path))
+  .map(({ source }) => source)
   .join('\n');
 // Prettier breaks what is generated in its own way; words and their order must agree.
 const words = (markdown: string) => markdown.replaceAll(/[\s|-]+/g, ' ').trim();
@@ -36,17 +40,18 @@ describe('register', () => {
     expect(words(written)).toBe(words(architectureText(written)));
   });
 
-  it.each(codes)('code %s is expected by a test in the file it names', (id, entry) => {
-    // As a word in a string or a pattern of the test itself, not in a comment.
+  it.each(codes)('code %s is expected by a test, and its sources are there', (id, { sources }) => {
+    // As a word in a string or a pattern of a test, not in a comment.
     const escaped = id.replaceAll('.', '\\\\?\\.');
-    expect(code(text(entry.test))).toMatch(new RegExp(`['"\`/ ,]${escaped}['"\`/ ,)|]`));
-    for (const source of entry.sources) expect(SOURCES).toHaveProperty(source);
+    const expected = new RegExp(`['"\`/ ,]${escaped}['"\`/ ,)|]`);
+    expect(tests.filter((test) => expected.test(test)).length).toBeGreaterThan(0);
+    for (const source of sources) expect(SOURCES).toHaveProperty(source);
   });
 
   it.each(codes)('code %s is made somewhere in the core', (id) => {
     const made = core.split('\n').filter((line) => line.includes(id));
-    // In the list of codes, in the register, and where it is found.
-    expect(made.length).toBeGreaterThanOrEqual(3);
+    // In its row, and where it is found.
+    expect(made.length).toBeGreaterThanOrEqual(2);
   });
 
   it('has no source that nothing points at', () => {
