@@ -71,7 +71,7 @@ describe('files', () => {
       'a newer version',
       '{"format":"zevrin","version":99}',
       /^version$/,
-      /newer Zevrin \(version 99\).*up to version 13/,
+      new RegExp(`newer Zevrin \\(version 99\\).*up to version ${VERSION}`),
     ],
     [
       'a diameter out of range',
