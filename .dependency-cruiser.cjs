@@ -1,4 +1,7 @@
-/** The arrows: a room of the core may import only rooms named above it, and only by their face. Storeys stand in the same order. */
+/**
+ * The arrows: a room of the core may import only rooms named above it, and only by their face. Storeys stand in the
+ * same order.
+ */
 const rooms = [
   'foundations/units',
   'foundations/vocabulary',

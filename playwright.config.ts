@@ -23,9 +23,11 @@ export default defineConfig({
   use: {
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
-    // Recording each test took more than a quarter of their time (9.4 instead of 6.7 minutes); one that failed is recorded at its second try.
+    // Recording each test took more than a quarter of their time (9.4 instead of 6.7 minutes); one that failed is
+    // recorded at its second try.
     trace: 'on-first-retry',
-    // Only the test of it wants the worker that keeps everything: in each other one it would load the whole app beside the page.
+    // Only the test of it wants the worker that keeps everything: in each other one it would load the whole app beside
+    // the page.
     serviceWorkers: 'block',
     launchOptions: launch,
   },

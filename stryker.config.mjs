@@ -1,5 +1,6 @@
-// npm run mutants -- core/answers/redundancy: changes the core in small ways, one at a time, and sees whether a test notices. Not part of npm test. Texts are left
-// out: what a sentence says is read by people. Incremental, so that only what changed is tried again.
+// npm run mutants -- core/answers/redundancy: changes the core in small ways, one at a time, and sees whether a test
+// notices. Not part of npm test. Texts are left out: what a sentence says is read by people. Incremental, so that only
+// what changed is tried again.
 import { execFileSync } from 'node:child_process';
 
 const excludedMutations = ['StringLiteral', 'Regex'];

@@ -44,8 +44,8 @@ const zodOfThePage: Plugin = {
 };
 
 /**
- * The demo as what it comes to: made here once instead of in every browser, which would need the schemas for it before the first screen. Data is
- * read several times faster than a program. Tests and `npm run dev` make it themselves.
+ * The demo as what it comes to: made here once instead of in every browser, which would need the schemas for it before
+ * the first screen. Data is read several times faster than a program. Tests and `npm run dev` make it themselves.
  */
 const demoAsData: Plugin = {
   name: 'demo-as-data',
@@ -109,7 +109,10 @@ const page = (): UserConfig => ({
   build: { outDir: DIST, emptyOutDir: true, manifest: true, target: 'es2022', license: { fileName: NOTICES } },
 });
 
-/** What is loaded together is one file, in the order in which it is loaded; the rest falls apart by routes as the bundler has it. */
+/**
+ * What is loaded together is one file, in the order in which it is loaded; the rest falls apart by routes as the
+ * bundler has it.
+ */
 const TOGETHER = [
   {
     name: 'start',

@@ -9,7 +9,8 @@ export default defineConfig({
     // Left to itself it keeps one core free, which on two is half of them.
     maxWorkers: '100%',
     projects: [
-      // The core keeps no state that a test could leave behind: its modules are read once for each worker, not once for each file.
+      // The core keeps no state that a test could leave behind: its modules are read once for each worker, not once for
+      // each file.
       { extends: true, test: { name: 'core', include: ['{core,cli}/**/*.test.ts'], isolate: false } },
       {
         extends: true,

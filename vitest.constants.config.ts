@@ -2,8 +2,8 @@ import { defineConfig } from 'vitest/config';
 import whole from './vitest.config.ts';
 
 /**
- * For `npm run mutants:constants`: one end of one constant is changed as the register is read. Left out are the tests that hold stored texts and the
- * register against itself: they notice every change and say nothing about what is right.
+ * For `npm run mutants:constants`: one end of one constant is changed as the register is read. Left out are the tests
+ * that hold stored texts and the register against itself: they notice every change and say nothing about what is right.
  */
 const { ZEVRIN_CONSTANT, ZEVRIN_TESTS = 'core/**/*.test.ts cli/**/*.test.ts' } = process.env;
 export default defineConfig({

@@ -30,7 +30,10 @@ const whole = (text: string, least: number, most: number): number | null => {
   return text.trim() !== '' && Number.isInteger(value) && value >= least && value <= most ? value : null;
 };
 
-/** The falls of one set-up as figures: forces in N, lengths in m, shares of all runs; low and high leave a twentieth out on either side. */
+/**
+ * The falls of one set-up as figures: forces in N, lengths in m, shares of all runs; low and high leave a twentieth out
+ * on either side.
+ */
 export function catchReport(setup: Setup, given: Readonly<Record<string, string>>): Report {
   const index = indexOf(setup);
   const a = catchIn(index);

@@ -130,7 +130,9 @@ const spoken = <T extends { readonly because: Sentence }>(entry: T) => ({
   because: renderSentence(entry.because, METRIC),
 });
 
-/** For everybody who hangs: ways of being held, what does not count, what can let go, and what together leaves nothing. */
+/**
+ * For everybody who hangs: ways of being held, what does not count, what can let go, and what together leaves nothing.
+ */
 function holdsFile(io: Io, path: string): number {
   const document = fileOf(io, path, 'setup');
   if (!document) return 2;

@@ -7,7 +7,8 @@ import { join } from 'node:path';
 import { expect, open, saved, test, verdict } from './helpers.ts';
 
 /*
- * Built for a folder of a site, and opened there: by our server, and as files on a host that knows nothing of it but what docs/hosting.md asks.
+ * Built for a folder of a site, and opened there: by our server, and as files on a host that knows nothing of it but
+ * what docs/hosting.md asks.
  */
 const BASE = '/climbing/zevrin/';
 const folder = mkdtempSync(join(tmpdir(), 'zevrin-base-'));

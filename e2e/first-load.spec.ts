@@ -5,7 +5,10 @@ import { BUDGET_KB, firstLoads } from '../scripts/first-load.mjs';
 import { expect, open, saved, test } from './helpers.ts';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
-/** The library of schemas, and what is made with it: parts of the build (`TOGETHER` in vite.config.ts) and what asks for them. */
+/**
+ * The library of schemas, and what is made with it: parts of the build (`TOGETHER` in vite.config.ts) and what asks for
+ * them.
+ */
 const SCHEMAS = /\/(library|ropes|gear|rigs|documents|shapes)-[-\w]*\.js$/;
 /** Each file more takes a slow phone about ten milliseconds; there were 25 to 28. */
 const MOST_FILES = 7;

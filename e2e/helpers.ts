@@ -70,7 +70,10 @@ export async function open(page: Page, path: string) {
   await loaded(page);
 }
 
-/** Goes on to another place, within the page where it can: what is to be seen of many places does not load the program for each. */
+/**
+ * Goes on to another place, within the page where it can: what is to be seen of many places does not load the program
+ * for each.
+ */
 export async function goOn(page: Page, path: string) {
   const [, workspace, room, , way] = path.split(/[/?]/);
   const within = await page.evaluate(
@@ -89,7 +92,8 @@ export async function goOn(page: Page, path: string) {
 }
 
 async function loaded(page: Page) {
-  // Looked at in every frame: an assertion that is repeated looks again after a second only, hundreds of times in a run.
+  // Looked at in every frame: an assertion that is repeated looks again after a second only, hundreds of times in a
+  // run.
   await page.waitForFunction(
     () => document.querySelector('main') && !/^(Opening the workspace|Loading) …$/m.test(document.body.innerText),
   );
@@ -103,7 +107,8 @@ export async function tabTo(page: Page, target: Locator) {
   await expect(target).toBeVisible();
   const reached = () => target.evaluate((element) => element === document.activeElement);
   if (await reached()) return;
-  // Looking after every press takes longer than pressing: most of the way is walked by a guess, short of the target rather than past it.
+  // Looking after every press takes longer than pressing: most of the way is walked by a guess, short of the target
+  // rather than past it.
   const guess = await target.evaluate((element) => {
     const all = [
       ...document.querySelectorAll<HTMLElement>('a[href], button, input, select, textarea, summary, [tabindex]'),
@@ -186,8 +191,8 @@ async function askedItems(page: Page): Promise<readonly AskedItem[]> {
 }
 
 /**
- * From here on the page's own pauses are passed over by `answer`, not waited out: a check gives nobody an answer to press before what is new
- * on the screen has stood there for a moment, which over all jobs made two minutes of waiting.
+ * From here on the page's own pauses are passed over by `answer`, not waited out: a check gives nobody an answer to
+ * press before what is new on the screen has stood there for a moment, which over all jobs made two minutes of waiting.
  */
 export async function passPauses(page: Page) {
   await page.clock.install();
@@ -229,7 +234,10 @@ export async function doStep(page: Page): Promise<number> {
   return count;
 }
 
-/** Picks something up by its handle and moves it up by one, with the keyboard; what is said to a screen reader tells when each key has been taken. */
+/**
+ * Picks something up by its handle and moves it up by one, with the keyboard; what is said to a screen reader tells
+ * when each key has been taken.
+ */
 export async function moveUp(page: Page, handle: Locator) {
   const said = page.locator('[id^="DndLiveRegion"]').first();
   await handle.focus();

@@ -10,7 +10,8 @@ for (const [width, height] of [
       test.setTimeout(300_000);
       await page.setViewportSize({ width, height });
       await page.emulateMedia({ colorScheme: theme });
-      // Every view in both sizes and both themes, light at the desk and dark on the phone; other rigs the other way round.
+      // Every view in both sizes and both themes, light at the desk and dark on the phone; other rigs the other way
+      // round.
       for (const view of (theme === 'dark') === (width === 390) ? VIEWS : RIGS) {
         await goOn(page, view);
         expect(await seriousAxe(page), view).toEqual([]);

@@ -1,5 +1,6 @@
-// node scripts/as-shipped.mjs scripts/bench-choose.ts: runs a script as the app ships, bundled by Vite. The loader for TypeScript that the other
-// scripts run through gives every inner function its name again at each call, which makes what a plan calls a million times look half as fast.
+// node scripts/as-shipped.mjs scripts/bench-choose.ts: runs a script as the app ships, bundled by Vite. The loader for
+// TypeScript that the other scripts run through gives every inner function its name again at each call, which makes
+// what a plan calls a million times look half as fast.
 import { spawnSync } from 'node:child_process';
 import { basename, join } from 'node:path';
 import { build } from 'vite';

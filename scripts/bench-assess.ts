@@ -4,7 +4,10 @@ import { buildCheck } from '../core/answers/check/index.ts';
 import { SETUPS } from '../core/samples/index.ts';
 
 const BUDGET_MS = 2;
-/** At 99 %. What else the machine does comes into the slowest of a hundred, so that plain counting of the same length stands beside it. One frame: less is the collecting of garbage. */
+/**
+ * At 99 %. What else the machine does comes into the slowest of a hundred, so that plain counting of the same length
+ * stands beside it. One frame: less is the collecting of garbage.
+ */
 const SLOW_MS = 16;
 const RUNS = 400;
 const WARM = 60;

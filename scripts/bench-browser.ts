@@ -1,4 +1,5 @@
-// Longest block of the main thread while the worker plans and maps a locker of 30 x 30 x 30, and how long one waits for the answer.
+// Longest block of the main thread while the worker plans and maps a locker of 30 x 30 x 30, and how long one waits for
+// the answer.
 import { spawn } from 'node:child_process';
 import { chromium } from '@playwright/test';
 import { TEMPLATE_IDS } from '../core/rigs/rig/index.ts';

@@ -1,4 +1,5 @@
-// Ten thousand falls, drawn as the page draws them: under a second, and within three times of the same kernel in C at -O2 on this machine.
+// Ten thousand falls, drawn as the page draws them: under a second, and within three times of the same kernel in C at
+// -O2 on this machine.
 import { execFileSync, spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';

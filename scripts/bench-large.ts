@@ -1,4 +1,5 @@
-// A workspace of years (9,000 uses, 1,000 checks, 500 items, 200 set-ups): reading the file in, every page, wiping; blocks of the main thread.
+// A workspace of years (9,000 uses, 1,000 checks, 500 items, 200 set-ups): reading the file in, every page, wiping;
+// blocks of the main thread.
 import { mkdtempSync, statSync, writeFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -96,7 +97,10 @@ async function timed(name: string, budget: number, act: () => Promise<unknown>):
   return ms;
 }
 
-/** From the click to the second frame after the heading stands, ms; looked at in every frame, inside the page: from outside it is looked at twice a second. */
+/**
+ * From the click to the second frame after the heading stands, ms; looked at in every frame, inside the page: from
+ * outside it is looked at twice a second.
+ */
 const goTo = (place: string, heading: string) =>
   page.evaluate(
     // A loop without functions of its own: the compiler would name them, and the page does not know how.

@@ -14,7 +14,10 @@ const many = <K extends Item['kind']>(
     ...vary(models[i % models.length]!, i),
   }));
 };
-/** The demo models, varied until there are 30 ropes, 30 devices and 30 connectors, with the cords, slings and harness of the demo. */
+/**
+ * The demo models, varied until there are 30 ropes, 30 devices and 30 connectors, with the cords, slings and harness of
+ * the demo.
+ */
 export const items = [
   ...many('rope', (_, i) => ({ measuredDiameterMm: 7.8 + i * 0.13 })),
   ...many('device', (_, i) => ({ name: `device ${i}` })),

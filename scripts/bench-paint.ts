@@ -1,7 +1,8 @@
-// First useful paint and blocking of the main thread while the first screens load, on a CPU slowed four times (Chromium's own throttling and timing).
-// Useful: the frame after the words of the screen are in the page, noted by the page itself: asking from outside compiles scripts in it, which blocks too.
-// Blocked: of every task the part above 50 ms. Total blocking time as page audits define it counts from the first content on; the stricter sum from
-// the very beginning is printed beside it.
+// First useful paint and blocking of the main thread while the first screens load, on a CPU slowed four times
+// (Chromium's own throttling and timing). Useful: the frame after the words of the screen are in the page, noted by the
+// page itself: asking from outside compiles scripts in it, which blocks too. Blocked: of every task the part above 50
+// ms. Total blocking time as page audits define it counts from the first content on; the stricter sum from the very
+// beginning is printed beside it.
 import { spawn } from 'node:child_process';
 import { chromium } from '@playwright/test';
 import { launch } from './chromium.ts';
@@ -11,7 +12,10 @@ const BLOCKING_MS = 150;
 const SLOWER = 4;
 const RUNS = Number(process.env.RUNS ?? 5);
 
-/** How fast this machine is at this moment: the same sum each time. It can be twice as slow an hour later, and then so is every figure. */
+/**
+ * How fast this machine is at this moment: the same sum each time. It can be twice as slow an hour later, and then so
+ * is every figure.
+ */
 function sumMs(): number {
   const from = performance.now();
   let sum = 0;
@@ -34,7 +38,10 @@ interface Figures {
 }
 const PORT = 4312;
 const base = `http://localhost:${PORT}`;
-/** The first screens, each with the words that make it useful; `back`: opened before, so that what is stored is read and looked at. */
+/**
+ * The first screens, each with the words that make it useful; `back`: opened before, so that what is stored is read and
+ * looked at.
+ */
 const VIEWS = [
   { view: '/', words: 'What are you going to do?', back: false },
   { view: '/mine/setups', words: 'An answer first', back: false },

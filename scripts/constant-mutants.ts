@@ -1,5 +1,6 @@
-// npm run mutants:constants [id ...]: changes every constant, one end at a time, by a quarter, and sees whether a test notices. First the tests of the
-// rooms that use it, then those of the whole core (left out with --own). Not part of npm test.
+// npm run mutants:constants [id ...]: changes every constant, one end at a time, by a quarter, and sees whether a test
+// notices. First the tests of the rooms that use it, then those of the whole core (left out with --own). Not part of
+// npm test.
 import { spawnSync } from 'node:child_process';
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname } from 'node:path';
@@ -19,7 +20,10 @@ const files = readdirSync(new URL('core/', root), { recursive: true, encoding: '
   }));
 const roomsOf = (id: string) => [...new Set(files.filter((f) => f.text.includes(`'${id}'`)).map((f) => f.room))];
 
-/** The interval with one end moved outwards by a quarter, the best value towards its high end; a plain number grows by a quarter. */
+/**
+ * The interval with one end moved outwards by a quarter, the best value towards its high end; a plain number grows by a
+ * quarter.
+ */
 function changed({ value: { low, best, high } }: Constant, end: End) {
   if (low === high) return { low: low * SHARE, best: best * SHARE, high: high * SHARE };
   if (end === 'low') return { low: low / SHARE, best, high };

@@ -1,4 +1,5 @@
-// Leaves out of a run of mutants what was not drawn but lies inside of what was: a range of code can be named, one mutant in it cannot.
+// Leaves out of a run of mutants what was not drawn but lies inside of what was: a range of code can be named, one
+// mutant in it cannot.
 import { readFileSync } from 'node:fs';
 import { relative } from 'node:path';
 import { declareClassPlugin, PluginKind } from '@stryker-mutator/api/plugin';

@@ -1,5 +1,5 @@
-// For stryker.config.mjs, in a process of its own: draws mutants of rooms at random (how many, which kinds to leave out, rooms), where all of them would take hours.
-// Of one seed, so that a score can be had again.
+// For stryker.config.mjs, in a process of its own: draws mutants of rooms at random (how many, which kinds to leave
+// out, rooms), where all of them would take hours. Of one seed, so that a score can be had again.
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { Instrumenter } from '@stryker-mutator/instrumenter';
 import { DRAWN, keyOf } from './drawn-checker.mjs';

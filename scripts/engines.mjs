@@ -1,4 +1,5 @@
-// The same journey in the two engines beside Chromium: npm run engines. Installs what is missing; `npm test` takes the short one where they are there.
+// The same journey in the two engines beside Chromium: npm run engines. Installs what is missing; `npm test` takes the
+// short one where they are there.
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { ensureBuild, ensureEngines, ensurePackages, root, withTypeScript } from './ensure.mjs';

@@ -29,7 +29,9 @@ function once(stamp, paths, make) {
   writeFileSync(stamp, now);
 }
 
-/** Installs the packages of package-lock.json. Its output goes to stderr, so that a command's own output stays clean. */
+/**
+ * Installs the packages of package-lock.json. Its output goes to stderr, so that a command's own output stays clean.
+ */
 export function ensurePackages() {
   once(join(root, 'node_modules/.zevrin-installed'), ['package-lock.json'], () => {
     console.error('Installing packages ...');
@@ -52,7 +54,10 @@ export function ensureBuild() {
   );
 }
 
-/** Installs Debian's packages as root unless what they bring is `there`. Otherwise, or when it fails, says how, and ends where there is not `enough` to go on. */
+/**
+ * Installs Debian's packages as root unless what they bring is `there`. Otherwise, or when it fails, says how, and ends
+ * where there is not `enough` to go on.
+ */
 function ensureDebian(what, packages, there, enough = there) {
   if (there()) return;
   const command = `apt-get update && apt-get install -y --no-install-recommends ${packages.join(' ')}`;

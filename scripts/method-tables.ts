@@ -1,4 +1,5 @@
-// Writes the tables of constants, families and sources into docs/method.md from the registers. Run after changing one; a test holds the file against them.
+// Writes the tables of constants, families and sources into docs/method.md from the registers. Run after changing one;
+// a test holds the file against them.
 import { readFileSync, writeFileSync } from 'node:fs';
 import { pathToFileURL } from 'node:url';
 import { FAMILIES, JOBS, type FamilyTraits } from '../core/things/gear/index.ts';

@@ -1,5 +1,7 @@
-// Every sample, one thing changed at a time: every field to every other value and to "not said", every number to the ends of its range, every part taken away. What stays as quiet as before is
-// printed by groups; a group without a reason in docs/mutations-of-setups.md fails the run. `--write` puts the groups that have none into that file, to be read and given one.
+// Every sample, one thing changed at a time: every field to every other value and to "not said", every number to the
+// ends of its range, every part taken away. What stays as quiet as before is printed by groups; a group without a
+// reason in docs/mutations-of-setups.md fails the run. `--write` puts the groups that have none into that file, to be
+// read and given one.
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { assessPlain } from '../core/answers/assess/index.ts';
 import type { Finding } from '../core/foundations/finding/index.ts';

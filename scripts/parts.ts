@@ -1,5 +1,6 @@
-// What is loaded together before a first screen stands is put into one file each: a file more costs a slow phone ten milliseconds. How the program
-// falls apart by itself is asked of the bundler first, since it knows which exports of a room are used; its parts are then put together.
+// What is loaded together before a first screen stands is put into one file each: a file more costs a slow phone ten
+// milliseconds. How the program falls apart by itself is asked of the bundler first, since it knows which exports of a
+// room are used; its parts are then put together.
 import { build, type InlineConfig, type Rolldown } from 'vite';
 
 /** Entry of a part that is asked for by itself, from the root of the page. */

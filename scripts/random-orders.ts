@@ -1,5 +1,6 @@
-// Random orders of every shipped procedure, judged as an order of one's own is judged: npm run orders. What it prints is read by hand, and what was
-// found stands in docs/orders.md: how many were tried, which deviations are called clear, and why each may be.
+// Random orders of every shipped procedure, judged as an order of one's own is judged: npm run orders. What it prints
+// is read by hand, and what was found stands in docs/orders.md: how many were tried, which deviations are called clear,
+// and why each may be.
 import {
   newSequence,
   orderVerdict,

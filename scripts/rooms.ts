@@ -1,4 +1,5 @@
-// Draws the map of rooms in docs/architecture.md from the imports. Run by `npm run docs`; a test holds the file against them.
+// Draws the map of rooms in docs/architecture.md from the imports. Run by `npm run docs`; a test holds the file against
+// them.
 import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { basename, dirname, join, relative } from 'node:path';
 import { pathToFileURL } from 'node:url';

@@ -1,4 +1,5 @@
-// Refreshes docs/screenshots/ from the demo data. Run with `node --import tsx` after `npm run build`, with the server of `npm run demo` on port 4173.
+// Refreshes docs/screenshots/ from the demo data. Run with `node --import tsx` after `npm run build`, with the server
+// of `npm run demo` on port 4173.
 import { mkdirSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 import { launch } from './chromium.ts';

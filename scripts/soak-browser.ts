@@ -1,7 +1,7 @@
 /*
- * What was shown as saved must be on the disk after the browser was killed, and both tabs and the disk must end equal when it was not.
- * A value counts as shown when the tab that wrote it says "Saved" with the value on the screen. Prints what it found, and ends with 1 when
- * anything was lost, half-written or different.
+ * What was shown as saved must be on the disk after the browser was killed, and both tabs and the disk must end equal
+ * when it was not. A value counts as shown when the tab that wrote it says "Saved" with the value on the screen. Prints
+ * what it found, and ends with 1 when anything was lost, half-written or different.
  */
 import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -98,7 +98,10 @@ const file = (n: number) =>
     ],
   });
 
-/** The file that is being read in: it may land after an edit that was shown as saved, and then takes its place, as was asked for. */
+/**
+ * The file that is being read in: it may land after an edit that was shown as saved, and then takes its place, as was
+ * asked for.
+ */
 let landing: Readonly<Record<Field, string>> | null = null;
 
 const found = { lost: 0, half: 0, diverged: 0, edits: 0, undos: 0, files: 0, compared: 0 };
@@ -157,7 +160,10 @@ async function edit(page: Page, field: Field, n: number) {
     trails[field].shown = trails[field].values.length - 1;
 }
 
-/** A step is being taken back: one of the values just before may be on the disk before anybody has read it from the screen. */
+/**
+ * A step is being taken back: one of the values just before may be on the disk before anybody has read it from the
+ * screen.
+ */
 const undoing = new Set<Field>();
 const JUST_BEFORE = 4;
 
@@ -180,7 +186,8 @@ async function readIn(page: Page) {
   await page
     .getByLabel('Zevrin file to read')
     .setInputFiles({ name: 'soak.zevrin.json', mimeType: 'application/json', buffer: Buffer.from(file(n)) });
-  // An edit of another tab that is under way may land after the file: then it stands, and that is told. What stood before is gone.
+  // An edit of another tab that is under way may land after the file: then it stands, and that is told. What stood
+  // before is gone.
   const from = { name: trails.name.values.length - 1, height: trails.height.values.length - 1 };
   trails.name.values.push(`File ${n}`);
   trails.height.values.push(String(heightOf(n)));

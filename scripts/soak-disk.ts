@@ -1,6 +1,7 @@
 /*
- * A disk that is really full: the browser keeps its data on a small file system of its own, which is filled to the last byte while somebody types. Nothing that was shown as saved is
- * lost, that nothing can be saved is said, typing goes on, and with room again all of it is written. Needs the right to mount: npm run soak -- disk
+ * A disk that is really full: the browser keeps its data on a small file system of its own, which is filled to the last
+ * byte while somebody types. Nothing that was shown as saved is lost, that nothing can be saved is said, typing goes
+ * on, and with room again all of it is written. Needs the right to mount: npm run soak -- disk
  */
 import { execFileSync } from 'node:child_process';
 import { appendFileSync, mkdtempSync, rmSync, statfsSync } from 'node:fs';
@@ -32,12 +33,14 @@ const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
 const start = async () => {
   const context = await chromium.launchPersistentContext(join(disk, 'profile'), {
     ...launch,
-    // Caches of the graphics lie in memory as files with holes: the browser breaks down when they cannot be filled, with any page.
+    // Caches of the graphics lie in memory as files with holes: the browser breaks down when they cannot be filled,
+    // with any page.
     args: [...launch.args, '--disable-gpu-shader-disk-cache', `--disk-cache-dir=${elsewhere}`],
     serviceWorkers: 'block',
   });
   const page = context.pages()[0] ?? (await context.newPage());
-  // A browser that has promised nothing clears everything when the disk is full, as it says: that is not the question here.
+  // A browser that has promised nothing clears everything when the disk is full, as it says: that is not the question
+  // here.
   const browser = await context.newCDPSession(page);
   await browser.send('Browser.grantPermissions', { permissions: ['durableStorage'] });
   return { context, page };

@@ -1,7 +1,8 @@
 /*
- * A long stretch of invented work in one page that is never loaded anew: edits, undo, checks, falls, searches, files read in. What the page holds after thousands of edits
- * must be what it held after the first hundred: memory, listeners, workers, the journal, and the disk no larger than what stands in it.
- * npm run soak -- long [minutes] [edits]
+ * A long stretch of invented work in one page that is never loaded anew: edits, undo, checks, falls, searches, files
+ * read in. What the page holds after thousands of edits must be what it held after the first hundred: memory,
+ * listeners, workers, the journal, and the disk no larger than what stands in it. npm run soak -- long [minutes]
+ * [edits]
  */
 import { mkdtempSync, rmSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
@@ -85,7 +86,8 @@ const works: Readonly<Record<string, () => Promise<void>>> = {
   },
   async check() {
     await to('/mine/setups/setup-low-span');
-    // The page may still be judging an edit, and draws the choice anew under the pointer: pressed again then, as a person would.
+    // The page may still be judging an edit, and draws the choice anew under the pointer: pressed again then, as a
+    // person would.
     const alone = page.getByRole('button', { name: /^Alone/ });
     for (let tries = 0; tries < 5; tries += 1) {
       await page.getByRole('button', { name: /^Check (before use|anew)/ }).click();

@@ -1,5 +1,6 @@
-// Not part of the tests. `npm run soak -- [kills]`: kills the browser again and again while two tabs edit, undo and read files in, and compares. `-- long [minutes] [edits]`: a
-// long stretch of work in one page, and what it holds on to. `-- disk`: a disk that is really full.
+// Not part of the tests. `npm run soak -- [kills]`: kills the browser again and again while two tabs edit, undo and
+// read files in, and compares. `-- long [minutes] [edits]`: a long stretch of work in one page, and what it holds on
+// to. `-- disk`: a disk that is really full.
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { ensureBuild, ensureChromium, ensurePackages, root, withTypeScript } from './ensure.mjs';

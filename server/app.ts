@@ -28,8 +28,9 @@ export function baseOf(dist: string): string {
 }
 
 /**
- * Serves the built app from `dist`: strict content security policy with a nonce per page, compression, and cache headers (hashed assets
- * for a year, the page never). Every path of the app gets the page, so that deep links survive a reload; a file that is not there is not found.
+ * Serves the built app from `dist`: strict content security policy with a nonce per page, compression, and cache
+ * headers (hashed assets for a year, the page never). Every path of the app gets the page, so that deep links survive a
+ * reload; a file that is not there is not found.
  */
 export function createApp(dist: string): Express {
   const page = readFileSync(join(dist, 'index.html'), 'utf8');

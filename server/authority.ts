@@ -44,8 +44,8 @@ const der = (tag: number, ...parts: readonly (readonly number[])[]): number[] =>
 const text = (value: string) => [...Buffer.from(value, 'latin1')];
 
 /**
- * The authority vouches for addresses of private networks only (RFC 1918, link-local, this machine, `.local`): whoever gets hold of its key cannot pretend to be any other place
- * to a phone that trusts it (RFC 5280, 4.2.1.10).
+ * The authority vouches for addresses of private networks only (RFC 1918, link-local, this machine, `.local`): whoever
+ * gets hold of its key cannot pretend to be any other place to a phone that trusts it (RFC 5280, 4.2.1.10).
  */
 const PRIVATE_ONLY = new Extension(
   '2.5.29.30',
@@ -125,7 +125,8 @@ async function makeServer(
 }
 
 /**
- * The identity of this computer in its network: the authority is made once and kept in `folder`, so that a phone has to be told once; the certificate follows the addresses.
+ * The identity of this computer in its network: the authority is made once and kept in `folder`, so that a phone has to
+ * be told once; the certificate follows the addresses.
  *
  * @param addresses IPv4 addresses of private networks, and names that end in `.local`.
  */

@@ -10,7 +10,8 @@ import { inTheNetwork } from './network.ts';
 import { TRUST_PATH, trustPages } from './trust-page.ts';
 
 /*
- * Settings: HOST (this machine only when it is not set), PORT, DIST (the folder of the build), ZEVRIN_STATE (where the authority for phones is kept). `--lan` serves the network.
+ * Settings: HOST (this machine only when it is not set), PORT, DIST (the folder of the build), ZEVRIN_STATE (where the
+ * authority for phones is kept). `--lan` serves the network.
  */
 const dist = process.env.DIST ?? fileURLToPath(new URL('../dist', import.meta.url));
 const lan = process.argv.includes('--lan');

@@ -15,8 +15,8 @@ const PARTS: readonly (readonly [path: RegExp, parts: readonly string[]])[] = [
 ];
 
 /**
- * Links that have the browser fetch these parts while it still reads the program that will ask for them: one way to the server less.
- * Empty for a build that does not say what it is made of.
+ * Links that have the browser fetch these parts while it still reads the program that will ask for them: one way to the
+ * server less. Empty for a build that does not say what it is made of.
  *
  * @param base the folder of the site that the build is made for.
  * @returns for a path of the app, inside of that folder, the HTML to put into the head of its page.

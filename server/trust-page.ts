@@ -30,7 +30,10 @@ const page = (secure: string, plain: string) => `<!doctype html>
 </html>
 `;
 
-/** The page and the certificate of the authority. `secure` and `plain` give the addresses of the app for who asked under a host name. */
+/**
+ * The page and the certificate of the authority. `secure` and `plain` give the addresses of the app for who asked under
+ * a host name.
+ */
 export function trustPages(
   authority: string,
   secure: (host: string) => string,

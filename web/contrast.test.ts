@@ -2,8 +2,9 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 
 /*
- * Contrast of the colours themselves, by the formula of WCAG 2.2 (relative luminance, contrast ratio). A verdict and what is found is read by a tired person in sun and rain: 7:1 (success
- * criterion 1.4.6, AAA); other text 4.5:1 (1.4.3, AA).
+ * Contrast of the colours themselves, by the formula of WCAG 2.2 (relative luminance, contrast ratio). A verdict and
+ * what is found is read by a tired person in sun and rain: 7:1 (success criterion 1.4.6, AAA); other text 4.5:1 (1.4.3,
+ * AA).
  */
 const css = readFileSync(new URL('styles.css', import.meta.url), 'utf8');
 

@@ -18,8 +18,8 @@ import {
 import { boughTunings } from './tunings.ts';
 
 /*
- * Gear and people of an invented field club that surveys lichen on a limestone viaduct and in tall beeches. Makers, models, people
- * and places are made up; the numbers are such as one meets, and are data of the demo only.
+ * Gear and people of an invented field club that surveys lichen on a limestone viaduct and in tall beeches. Makers,
+ * models, people and places are made up; the numbers are such as one meets, and are data of the demo only.
  */
 
 export const longRope: Rope = {

@@ -27,7 +27,10 @@ export const wallAnchor: Sequence = {
   note: '',
 };
 
-/** The low span as somebody wrote it down from memory: the lanyard comes off before the hitch was tried, and the ends are not mentioned. */
+/**
+ * The low span as somebody wrote it down from memory: the lanyard comes off before the hitch was tried, and the ends
+ * are not mentioned.
+ */
 export const lowSpanFromMemory: Sequence = {
   ...order(
     'doubled-rappel',

@@ -121,8 +121,8 @@ export const rappelDouble = made('rappel-double', {
 });
 
 /**
- * The high span, planned in a hurry, with four things wrong: the rope is too short, it runs over a bare sharp edge, the long cord lets
- * the hitch reach the device, and the brake strands run over the gate of the device connector.
+ * The high span, planned in a hurry, with four things wrong: the rope is too short, it runs over a bare sharp edge, the
+ * long cord lets the hitch reach the device, and the brake strands run over the gate of the device connector.
  */
 export const rappelDoubleFaulty: Setup = {
   ...made('rappel-double', {
@@ -216,7 +216,10 @@ const lower = made('lower', {
   fields: { device: { brakeLed: 'below' } },
 });
 
-/** The same place with a tube at the anchor and the brake strand straight down: it holds a third of what it holds on a harness. */
+/**
+ * The same place with a tube at the anchor and the brake strand straight down: it holds a third of what it holds on a
+ * harness.
+ */
 const lowerFaulty = made('lower', {
   id: 'setup-parapet-tube',
   name: 'Parapet, Tomas down with the tube',

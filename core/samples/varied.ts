@@ -36,7 +36,10 @@ export function filled(setup: Setup): Setup {
 export const changed = (setup: Setup, fields: Readonly<Record<ElementId, Readonly<Record<string, unknown>>>>): Setup =>
   Object.entries(fields).reduce((s, [ref, more]) => withFields(s, ref, more), setup);
 
-/** Every sample, and every sample with each variation added, complete and rigged as it is meant to be: what the laws of the rig are tried on. */
+/**
+ * Every sample, and every sample with each variation added, complete and rigged as it is meant to be: what the laws of
+ * the rig are tried on.
+ */
 export function variedSetups(): { readonly name: string; readonly setup: Setup }[] {
   return Object.entries(SETUPS).flatMap(([name, setup]) => [
     { name, setup: filled(setup) },

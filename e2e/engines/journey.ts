@@ -3,7 +3,10 @@ import { inWords } from '../../core/foundations/vocabulary/index.ts';
 import { until } from './driver.ts';
 import type { Page } from './page.ts';
 
-/** One thing that people do, from where it begins to where its end is seen. What an engine cannot be asked for is said, and nothing is claimed of it. */
+/**
+ * One thing that people do, from where it begins to where its end is seen. What an engine cannot be asked for is said,
+ * and nothing is claimed of it.
+ */
 export interface Part {
   readonly title: string;
   /** Also in the tests, where the engine is there. */

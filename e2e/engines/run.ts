@@ -1,4 +1,5 @@
-// The same journey in two engines beside the one of the tests: npm run engines. `--short`: what the tests take of it. `--pictures DIR`: six views of each.
+// The same journey in two engines beside the one of the tests: npm run engines. `--short`: what the tests take of it.
+// `--pictures DIR`: six views of each.
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';

@@ -16,7 +16,10 @@ const freePort = () =>
     });
   });
 
-/** WebKitGTK in a window of a display that nobody sees, driven by WebDriver. It waits for no page by itself, and pictures are taken of the display: the driver’s own hang. */
+/**
+ * WebKitGTK in a window of a display that nobody sees, driven by WebDriver. It waits for no page by itself, and
+ * pictures are taken of the display: the driver’s own hang.
+ */
 export async function webkit(onError: (text: string) => void): Promise<Driver> {
   const port = await freePort();
   const env = {

@@ -134,7 +134,10 @@ const ROUTES = createRoutesFromElements(
 );
 const Pages = () => useRoutes(ROUTES);
 
-/** Every part of the page that is asked for begins to load at once, the innermost too: none waits for what is around it, or for the disk. */
+/**
+ * Every part of the page that is asked for begins to load at once, the innermost too: none waits for what is around it,
+ * or for the disk.
+ */
 function preload(pathname: string) {
   const at = pathname.replace(/^(\/\w+)\/?$/, '$1/setups');
   for (const { route } of matchRoutes(ROUTES, at) ?? []) {

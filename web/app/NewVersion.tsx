@@ -3,8 +3,8 @@ import { useLocation } from 'react-router';
 import { Workbox } from 'workbox-window';
 
 /**
- * Keeps the app for use without a network, and says when a newer version waits. It is taken when the person wants it, or when every tab was closed: nothing
- * is loaded anew by itself, so that nothing half typed is lost.
+ * Keeps the app for use without a network, and says when a newer version waits. It is taken when the person wants it,
+ * or when every tab was closed: nothing is loaded anew by itself, so that nothing half typed is lost.
  */
 export function NewVersion() {
   const { pathname } = useLocation();
@@ -22,7 +22,8 @@ export function NewVersion() {
       worker.addEventListener('waiting', () => setWaiting(worker));
       await worker.register();
     };
-    // In a private window, blocked by the person, or from a computer that this one does not trust: the app works, with a network.
+    // In a private window, blocked by the person, or from a computer that this one does not trust: the app works, with
+    // a network.
     register().catch(refused);
   }, []);
   // Not while somebody checks or rigs: there it can wait.

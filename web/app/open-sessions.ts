@@ -28,7 +28,9 @@ export const open = new Map<WorkspaceName, Open>();
 export const unsaved = (): Session[] =>
   [...open.values()].flatMap(({ ready }) => (ready && ready.sync.pending() > 0 ? [ready] : []));
 
-/** Asks before the page is left while something would be lost with it; what is merely on its way is kept by the journal. */
+/**
+ * Asks before the page is left while something would be lost with it; what is merely on its way is kept by the journal.
+ */
 export function warnWhenUnsaved() {
   window.addEventListener('beforeunload', (event) => {
     if (unsaved().some(({ sync }) => sync.atRisk())) event.preventDefault();

@@ -3,7 +3,10 @@ import type { UnitSystem } from '@core/foundations/units';
 import { inWords, VOCABULARIES, type Vocabulary } from '@core/foundations/vocabulary';
 
 const KEY = 'zevrin-preferences';
-/** Read by hand and not by a schema: it is the first thing that every page does, and the library of schemas is a fifth of what the first page would load. */
+/**
+ * Read by hand and not by a schema: it is the first thing that every page does, and the library of schemas is a fifth
+ * of what the first page would load.
+ */
 interface Stored {
   readonly system: UnitSystem;
   readonly theme: 'light' | 'dark';
@@ -79,7 +82,10 @@ function initial(): Stored {
   }
 }
 
-/** What is kept with one choice changed. Only a choice is written, onto what is kept now: a tab that hears of another one writes nothing back, which would undo what was chosen there meanwhile. */
+/**
+ * What is kept with one choice changed. Only a choice is written, onto what is kept now: a tab that hears of another
+ * one writes nothing back, which would undo what was chosen there meanwhile.
+ */
 function keep(now: Stored, choice: Partial<Stored>): Stored {
   try {
     const next = { ...readPreferences(localStorage.getItem(KEY), now), ...choice };
@@ -127,7 +133,10 @@ export function usePreferences(): Preferences {
   return value;
 }
 
-/** Puts a text of the app into the words of the reader; texts with numbers in them are filled and put into words in one go (`fillTemplate`). */
+/**
+ * Puts a text of the app into the words of the reader; texts with numbers in them are filled and put into words in one
+ * go (`fillTemplate`).
+ */
 export function useWords(): (text: string) => string {
   const { words } = usePreferences();
   return (text) => inWords(text, words);

@@ -1,6 +1,6 @@
 /*
- * Ctrl+K (on a Mac Cmd+K) finds anything. What opens then arrives after the first screen: pressed before that, the key must neither get
- * lost nor do what the browser does with it.
+ * Ctrl+K (on a Mac Cmd+K) finds anything. What opens then arrives after the first screen: pressed before that, the key
+ * must neither get lost nor do what the browser does with it.
  */
 let wanted = false;
 let tell: (() => void) | null = null;

@@ -40,14 +40,16 @@ async function begin(name: WorkspaceName, onResumed: OnResumed): Promise<{ sessi
     const early: TabMessage[] = [];
     let hear = (message: TabMessage): void => void early.push(message);
     channel.onmessage = ({ data }: MessageEvent<TabMessage>) => hear(data);
-    // The demo data is a part of its own in the build: whoever works with their own gear, or comes back, does not load it.
+    // The demo data is a part of its own in the build: whoever works with their own gear, or comes back, does not load
+    // it.
     const seeded =
       name === 'demo' ? await database.seedOnce(() => import('./demo-data').then((m) => m.demoWorkspace())) : null;
     const { workspace, unreadable, revision, revisionOf } = seeded ?? (await database.load());
     const waiting = await journal.left();
     store.dispatch(loaded(workspace, [...unreadable, ...waiting.unreadable]));
     sync.start({ revision, revisionOf });
-    // Loaded when the first screen stands. What other tabs write until then waits, so that it is put together with what is done here.
+    // Loaded when the first screen stands. What other tabs write until then waits, so that it is put together with what
+    // is done here.
     void new Promise<void>((idle) => whenIdle(() => idle()))
       .then(shapesArrived)
       .catch(() => undefined)
@@ -87,7 +89,10 @@ async function begin(name: WorkspaceName, onResumed: OnResumed): Promise<{ sessi
   }
 }
 
-/** The session of a workspace. One that still writes what was entered before is taken up again, with everything that waits. */
+/**
+ * The session of a workspace. One that still writes what was entered before is taken up again, with everything that
+ * waits.
+ */
 export function enter(name: WorkspaceName, onResumed: OnResumed = () => undefined): Promise<Session> {
   const there = open.get(name);
   if (there) {

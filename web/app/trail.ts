@@ -22,7 +22,10 @@ const PLACES: Readonly<Record<string, string>> = {
   log: 'Log',
 };
 
-/** The places above a page, the outermost first; what the page itself is stands in its heading. Empty for a place of the first row. */
+/**
+ * The places above a page, the outermost first; what the page itself is stands in its heading. Empty for a place of the
+ * first row.
+ */
 export function trailOf(pathname: string, names: Names): Crumb[] {
   const [workspace, place, ...rest] = pathname.split('/').filter(Boolean);
   const label = place ? PLACES[place] : undefined;

@@ -20,7 +20,10 @@ const X = 160;
 /** Px per mm: about life size on a desk. */
 const SCALE = 1.25;
 
-/** A plate at the anchor that grips by itself: which strand lies above decides, so that the section is drawn, as it is said to lie. */
+/**
+ * A plate at the anchor that grips by itself: which strand lies above decides, so that the section is drawn, as it is
+ * said to lie.
+ */
 function GuideHands({ setup, assessment, chosen, onChoose }: DrawingProps) {
   const view = rigView(setup);
   const end = view.main.end.kind === 'device' ? view.main.end : null;

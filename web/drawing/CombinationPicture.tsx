@@ -28,7 +28,10 @@ function Coil({ view, x, y, to }: { view: HitchView; x: number; y: number; to: r
   );
 }
 
-/** A whole combination as it hangs, small: rope by its thickness, hitches, device, connector by its size, extension, harness or anchor. For the eye; what matters stands beside it in words. */
+/**
+ * A whole combination as it hangs, small: rope by its thickness, hitches, device, connector by its size, extension,
+ * harness or anchor. For the eye; what matters stands beside it in words.
+ */
 export function CombinationPicture({ setup, height = 132 }: { setup: Setup; height?: number }) {
   const view = rigView(setup);
   const { device, connector, extension, below, above, wearer, strands, joined, ropeA, line } = view;

@@ -7,8 +7,8 @@ import { rigView } from './rig-view';
 import { SiteDrawing } from './SiteDrawing';
 
 /**
- * Both scales side by side: the site in metres, the hands in centimetres; at an anchor the device large. Where the set-up can be changed, and not on a
- * card, with the grips that a hand must not have.
+ * Both scales side by side: the site in metres, the hands in centimetres; at an anchor the device large. Where the
+ * set-up can be changed, and not on a card, with the grips that a hand must not have.
  */
 export function Drawings(props: DrawingProps) {
   const view = rigView(props.setup);

@@ -17,7 +17,9 @@ const WIDTH = 320;
 const inside = (p: Vec): Vec => vec(Math.min(WIDTH - 14, Math.max(14, p.x)), p.y);
 const HEIGHT = 540;
 
-/** The set-up within arm's reach, to scale: extension, device, hitch, leg loop, with the clearances the engine computed. */
+/**
+ * The set-up within arm's reach, to scale: extension, device, hitch, leg loop, with the clearances the engine computed.
+ */
 export function HandsDrawing({ setup, assessment, chosen, onChoose }: DrawingProps) {
   const { system } = usePreferences();
   const { figures, findings } = assessment;

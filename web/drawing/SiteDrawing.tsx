@@ -6,7 +6,10 @@ import { belowScene } from './scenes/below';
 import { hangingScene } from './scenes/hanging';
 import { SiteFrame, type SiteScene } from './SiteFrame';
 
-/** The place, to scale: anchor, edge, ropes with their ends, who hangs or stands where; and the force that the brake hand needs. */
+/**
+ * The place, to scale: anchor, edge, ropes with their ends, who hangs or stands where; and the force that the brake
+ * hand needs.
+ */
 export function SiteDrawing(props: DrawingProps) {
   const { system } = usePreferences();
   const { setup, assessment } = props;

@@ -50,7 +50,9 @@ interface SiteFrameProps extends DrawingProps {
   readonly scene: SiteScene;
 }
 
-/** A site to scale in metres, with somebody who is dragged along the rope and the force that the brake hand then needs. */
+/**
+ * A site to scale in metres, with somebody who is dragged along the rope and the force that the brake hand then needs.
+ */
 export function SiteFrame({ setup, assessment, chosen, onChoose, onChange, scene }: SiteFrameProps) {
   const { system } = usePreferences();
   const { figures, findings } = assessment;

@@ -3,8 +3,9 @@ import type { Connector, Device } from '@core/things/gear';
 import { vec, type Vec } from './vector';
 
 /**
- * A connector in a device, in millimetres, seen along the plates: origin at the inside of the loaded end, y up along the connector, x towards
- * the right of the person. What was not measured is drawn at a middling size and named in `guessed`.
+ * A connector in a device, in millimetres, seen along the plates: origin at the inside of the loaded end, y up along
+ * the connector, x towards the right of the person. What was not measured is drawn at a middling size and named in
+ * `guessed`.
  */
 export interface ClipLayout {
   /** +1 when the brake strand hangs on the right, -1 on the left. */

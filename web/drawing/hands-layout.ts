@@ -4,8 +4,8 @@ import type { RigView } from './rig-view';
 import { add, length, mul, sub, unit, vec, type Vec } from './vector';
 
 /**
- * The hands drawing in millimetres: origin at the belay loop, x to the right of the person, y up. Everything comes from the figures of the
- * assessment; what is not known yet is drawn at a middling size and marked as a guess.
+ * The hands drawing in millimetres: origin at the belay loop, x to the right of the person, y up. Everything comes from
+ * the figures of the assessment; what is not known yet is drawn at a middling size and marked as a guess.
  */
 export interface HandsLayout {
   /** +1 when the right hand brakes, -1 when the left one does. */

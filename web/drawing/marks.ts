@@ -11,8 +11,8 @@ export interface DrawnMark {
 }
 
 /**
- * One mark per part: findings that are not clear, and the chosen one whatever it is. Each finding is marked at the first of its parts that
- * this drawing shows.
+ * One mark per part: findings that are not clear, and the chosen one whatever it is. Each finding is marked at the
+ * first of its parts that this drawing shows.
  */
 export function marksFor(
   findings: readonly Finding[],

@@ -24,7 +24,9 @@ interface DimensionProps {
   readonly shift?: number;
 }
 
-/** A dimension line between two points of the drawing, in px: witness lines, two slanted ticks and the number beside it. */
+/**
+ * A dimension line between two points of the drawing, in px: witness lines, two slanted ticks and the number beside it.
+ */
 export function Dimension({ from, to, offset, label, tone = 'plain', anchor = 'start', shift = 0 }: DimensionProps) {
   const along = unit(sub(to, from));
   const out = mul(normal(along), offset);

@@ -13,7 +13,8 @@ it('every square takes the same whole number of device pixels, as many as there 
   fc.assert(
     fc.property(
       fc.integer({ min: 200, max: 1200 }),
-      // Versions 1 to 40 of a code have 21 to 177 squares on a side, in steps of four (ISO/IEC 18004), and a quiet edge of four on each.
+      // Versions 1 to 40 of a code have 21 to 177 squares on a side, in steps of four (ISO/IEC 18004), and a quiet edge
+      // of four on each.
       fc.integer({ min: 1, max: 40 }).map((version) => 17 + 4 * version + 8),
       fc.constantFrom(1, 1.5, 2, 2.625, 3),
       (roomPx, squares, ratio) => {

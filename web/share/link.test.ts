@@ -30,7 +30,8 @@ describe('a set-up in a link', () => {
         async (at, other) => {
           const changed = code.slice(0, at) + other + (other === '' ? '' : code.slice(at + 1));
           const result = await documentOf(changed);
-          // A changed letter may stand for the same bits, at the very end or in what the packing does not use; never for other ones.
+          // A changed letter may stand for the same bits, at the very end or in what the packing does not use; never
+          // for other ones.
           if (result.ok) expect(result.value).toMatchObject({ setup: SETUPS['belay-leader'] });
           else expect(result.issues[0]!.message).toMatch(/\.$/);
         },

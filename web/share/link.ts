@@ -3,11 +3,15 @@ import { readDocument, refusedWhole, writeSetup, type FileResult, type Document 
 import type { Setup } from '@core/rigs/rig';
 
 /*
- * A set-up inside a link, behind the #: that part is never sent to any server. The file as it would be saved, without spaces, packed with a check sum (gzip: without one a changed letter can come out as another set-up), in base 32 of capitals and
- * digits, which a QR code holds in the fewest squares.
+ * A set-up inside a link, behind the #: that part is never sent to any server. The file as it would be saved, without
+ * spaces, packed with a check sum (gzip: without one a changed letter can come out as another set-up), in base 32 of
+ * capitals and digits, which a QR code holds in the fewest squares.
  */
 
-/** Longest text behind the #, and longest file that is unpacked from it: far above what a set-up needs, far below what hurts. */
+/**
+ * Longest text behind the #, and longest file that is unpacked from it: far above what a set-up needs, far below what
+ * hurts.
+ */
 const LONGEST_CODE = 40_000;
 const LONGEST_FILE = 400_000;
 

@@ -10,7 +10,9 @@ export interface ShareLink {
   readonly squares: Squares | null;
 }
 
-/** The link that carries a set-up, and its QR code; null while they are made, and where the browser cannot make them. */
+/**
+ * The link that carries a set-up, and its QR code; null while they are made, and where the browser cannot make them.
+ */
 export function useShareLink(setup: Setup): ShareLink | null {
   const { name: place } = usePlace();
   const [ready, setReady] = useState<(ShareLink & { readonly of: Setup }) | null>(null);

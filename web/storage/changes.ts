@@ -3,7 +3,10 @@ import { COLLECTIONS, type Collection, type Workspace } from '@core/records/file
 /** A document of any collection. */
 export type Doc = Workspace[Collection][number];
 
-/** One document before and after: null before is new, null after is removed. The unit of saving, of undo and of what tabs tell each other. */
+/**
+ * One document before and after: null before is new, null after is removed. The unit of saving, of undo and of what
+ * tabs tell each other.
+ */
 export interface Change {
   readonly collection: Collection;
   readonly id: string;

@@ -31,7 +31,10 @@ export interface Entry {
   readonly id: string;
   readonly doc: Doc | null;
 }
-/** A write that is on the disk. Revisions count the writes of a database, in the order in which they were done, whichever tab did them. */
+/**
+ * A write that is on the disk. Revisions count the writes of a database, in the order in which they were done,
+ * whichever tab did them.
+ */
 export interface WriteOutcome {
   readonly revision: number;
   readonly entries: readonly Entry[];
@@ -53,11 +56,14 @@ export interface Loaded {
 export interface Database {
   /** Made with the database: another one under the same name has another. */
   readonly born: unknown;
-  /** Everything that is stored. `checked`: it has just been written from here, so that it is not gone through by the schema again. */
+  /**
+   * Everything that is stored. `checked`: it has just been written from here, so that it is not gone through by the
+   * schema again.
+   */
   readonly load: (just?: 'checked') => Promise<Loaded>;
   /**
-   * Writes all changes in one transaction, or none; each goes onto what is there by then (see `resolve`). A change that was
-   * written already under this mark, by this tab or by one that took over from it, is not written again.
+   * Writes all changes in one transaction, or none; each goes onto what is there by then (see `resolve`). A change that
+   * was written already under this mark, by this tab or by one that took over from it, is not written again.
    */
   readonly write: (changes: readonly Change[], mark?: Mark | null) => Promise<WriteOutcome>;
   /** Empties the database, what cannot be read included, and puts this in, in one transaction. */
@@ -65,14 +71,17 @@ export interface Database {
   /** The last write of any tab. */
   readonly revision: () => Promise<number>;
   /**
-   * Fills a database that was never filled, with what `make` gives; for another one it is not asked. What is stored then, or null when
-   * it had been filled before. Two tabs at once fill it once.
+   * Fills a database that was never filled, with what `make` gives; for another one it is not asked. What is stored
+   * then, or null when it had been filled before. Two tabs at once fill it once.
    */
   readonly seedOnce: (make: () => Promise<Workspace>) => Promise<Loaded | null>;
   readonly close: () => void;
 }
 
-/** The database is not the one that was opened: it was deleted, or a newer version of Zevrin has changed it. Only a reload helps. */
+/**
+ * The database is not the one that was opened: it was deleted, or a newer version of Zevrin has changed it. Only a
+ * reload helps.
+ */
 export class DatabaseGone extends Error {}
 
 const sumOf = (doc: unknown) => spread(JSON.stringify(doc) ?? '');
@@ -81,7 +90,9 @@ const entryOf = (doc: Doc, revision: number): Stored => ({ id: doc.id, doc, revi
 /** How many entries are unpacked in one go; a check holds a set-up with all its gear. */
 const BATCH: Partial<Readonly<Record<Collection, number>>> = { checks: 40, setups: 60 };
 
-/** The build of this program, by what it says of documents; null where it is not built: the schemas may change under it. */
+/**
+ * The build of this program, by what it says of documents; null where it is not built: the schemas may change under it.
+ */
 const BUILD = (import.meta.env.VITE_BUILD as string | undefined) ?? null;
 
 /** Tabs whose last write is remembered: more than anybody has open at once. */
@@ -127,9 +138,11 @@ async function connect(name: WorkspaceName, onLost: () => void, room: Room): Pro
 type Room = ReturnType<typeof createRoom>;
 
 /**
- * Opens the database of a workspace; each workspace has its own. A connection that the browser closes is opened again when it is needed.
+ * Opens the database of a workspace; each workspace has its own. A connection that the browser closes is opened again
+ * when it is needed.
  *
- * @param build the program that opens it: what it has looked at once it does not look at again. null: it looks at everything each time.
+ * @param build the program that opens it: what it has looked at once it does not look at again. null: it looks at
+ * everything each time.
  * @param room is asked before anything is written.
  */
 export async function openDatabase(
@@ -208,7 +221,8 @@ export async function openDatabase(
   async function load(just?: 'checked'): Promise<Loaded> {
     const tx = (await connection()).transaction(STORES, 'readonly');
     const meta = tx.objectStore('meta');
-    // All are asked for at once, and each comes in batches: what is unpacked by itself lets the page breathe in between.
+    // All are asked for at once, and each comes in batches: what is unpacked by itself lets the page breathe in
+    // between.
     const readAll = async (collection: Collection): Promise<Stored[]> => {
       const list: Stored[] = [];
       for (;;) {
@@ -252,7 +266,8 @@ export async function openDatabase(
       }
       entries.push([collection, docs]);
     }
-    // Asked early, while there is room as a rule: whoever has answered once is believed later. When the note is lost, everything is looked at again.
+    // Asked early, while there is room as a rule: whoever has answered once is believed later. When the note is lost,
+    // everything is looked at again.
     void Promise.all([connection(), room.for()])
       .then(([on]) => {
         if (build !== null && upTo < revision && unreadable.length === 0)
@@ -268,7 +283,8 @@ export async function openDatabase(
   }
 
   async function write(changes: readonly Change[], mark: Mark | null = null): Promise<WriteOutcome> {
-    // Before the transaction, which waits for nothing but the disk. Without them it writes all the same: only what two changed at once is not put together then.
+    // Before the transaction, which waits for nothing but the disk. Without them it writes all the same: only what two
+    // changed at once is not put together then.
     await shapesArrived().catch(() => undefined);
     return transact(async (tx) => {
       const entries: Entry[] = [];

@@ -23,7 +23,10 @@ const seeded = { ...emptyWorkspace(), items: [rope, sling] };
 const kept = () => Object.keys(localStorage).filter((key) => key.startsWith('zevrin-waiting'));
 const named = (text: string) => ({ ...rope, name: text });
 
-/** What happens to the writes of a page: each is done, or the page dies before it, or right after it and before it hears so. */
+/**
+ * What happens to the writes of a page: each is done, or the page dies before it, or right after it and before it hears
+ * so.
+ */
 type Fate = 'done' | 'before' | 'after';
 
 /** A page over the database whose writes end as told; from the first that dies on, nothing of it arrives any more. */

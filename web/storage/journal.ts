@@ -15,8 +15,9 @@ export interface Left {
 }
 
 /**
- * Changes on their way to the database. Writing to a database takes a few turns of the page, and a page that is closed, reloaded or
- * killed in between takes the change with it: until it is on the disk it is kept here too, where one call is enough.
+ * Changes on their way to the database. Writing to a database takes a few turns of the page, and a page that is closed,
+ * reloaded or killed in between takes the change with it: until it is on the disk it is kept here too, where one call
+ * is enough.
  */
 export interface Journal {
   /** Keeps a change; null when there is no room for it. */
@@ -36,7 +37,10 @@ const DIGITS = 9;
 type BringUp = (doc: unknown, collection: string) => unknown;
 const asItIs: BringUp = (doc) => doc;
 
-/** Brings documents up from an older version; null for a newer one. Loaded only where something was kept by another version. */
+/**
+ * Brings documents up from an older version; null for a newer one. Loaded only where something was kept by another
+ * version.
+ */
 async function broughtUpFrom(version: number): Promise<BringUp | null> {
   if (version >= VERSION) return version === VERSION ? asItIs : null;
   const { entryBroughtUp } = await import('./upgrade');

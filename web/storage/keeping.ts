@@ -1,12 +1,21 @@
 import { useEffect, useState } from 'react';
 
-/** How long the browser keeps what is stored: until it is wiped, until space runs short, or only while the page is opened at least once a week. */
+/**
+ * How long the browser keeps what is stored: until it is wiped, until space runs short, or only while the page is
+ * opened at least once a week.
+ */
 export type Keeping = 'kept' | 'while-there-is-room' | 'a-week' | 'not-told';
 
-/** Days without a visit after which some browsers clear what a page stored, unless it stands on the home screen (published for that engine in 2020). */
+/**
+ * Days without a visit after which some browsers clear what a page stored, unless it stands on the home screen
+ * (published for that engine in 2020).
+ */
 export const CLEARED_AFTER_DAYS = 7;
 
-/** What this browser says of itself: the one engine that clears after a week names its maker in every browser that is built on it. */
+/**
+ * What this browser says of itself: the one engine that clears after a week names its maker in every browser that is
+ * built on it.
+ */
 export function keepingOf(vendor: string, installed: boolean, persisted: boolean | undefined): Keeping {
   if (persisted === true) return 'kept';
   if (vendor.startsWith('Apple') && !installed) return 'a-week';

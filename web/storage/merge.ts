@@ -1,6 +1,9 @@
 import equal from 'fast-deep-equal';
 
-/** What came of two changes of the same thing, and where both changed the same place to different values (as `site.heightM`). */
+/**
+ * What came of two changes of the same thing, and where both changed the same place to different values (as
+ * `site.heightM`).
+ */
 export interface Merged<T> {
   readonly value: T;
   readonly conflicts: readonly string[];
@@ -21,9 +24,9 @@ const startsWith = (list: readonly unknown[], head: readonly unknown[]) =>
   list.length >= head.length && head.every((v, i) => equal(v, list[i]));
 
 /**
- * Three-way merge: what `ours` changed since `base`, put onto `theirs`. Fields of a thing are merged one by one, lists of things by their
- * ids, and what both only added to (the answers of a check) is kept from both. Where both changed the same place, ours stands
- * and the place is named. What one took out and the other changed stays.
+ * Three-way merge: what `ours` changed since `base`, put onto `theirs`. Fields of a thing are merged one by one, lists
+ * of things by their ids, and what both only added to (the answers of a check) is kept from both. Where both changed
+ * the same place, ours stands and the place is named. What one took out and the other changed stays.
  */
 export function merge<T>(base: T, ours: T, theirs: T, path = ''): Merged<T> {
   if (equal(ours, base) || equal(ours, theirs)) return { value: theirs, conflicts: [] };

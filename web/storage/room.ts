@@ -23,9 +23,10 @@ const HOLDS_MS = 50;
 const FILE = 'room';
 
 /**
- * Asks before anything is written whether the disk has room for it, by writing as much into a file and throwing it away. One engine keeps its databases in a log that is cut off by a
- * disk that is full in the middle of a write; it writes on behind the cut, cannot read it at its next start, and begins anew with nothing. What the browser tells of its quota does not
- * say how full the disk is.
+ * Asks before anything is written whether the disk has room for it, by writing as much into a file and throwing it
+ * away. One engine keeps its databases in a log that is cut off by a disk that is full in the middle of a write; it
+ * writes on behind the cut, cannot read it at its next start, and begins anew with nothing. What the browser tells of
+ * its quota does not say how full the disk is.
  *
  * @param directory where the page may keep files, or null where it may not: then nobody can know before.
  */
@@ -49,7 +50,8 @@ export function createRoom(
       await file.write(new Uint8Array(bytes));
       tells = true;
     } catch (error) {
-      // A browser that keeps no files says nothing about room, nor does one that has the file open in another tab. One that has broken down on a full disk says other things.
+      // A browser that keeps no files says nothing about room, nor does one that has the file open in another tab. One
+      // that has broken down on a full disk says other things.
       const locked = error instanceof Error && error.name === 'NoModificationAllowedError';
       if (saysNoRoom(error) || (tells && !locked)) throw new NoRoom({ cause: error });
     } finally {

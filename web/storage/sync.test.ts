@@ -135,8 +135,9 @@ function perform(store: ReturnType<typeof createStore>['store'], doing: Act, n: 
 }
 
 /**
- * Tabs over one database in memory. When a call reaches the disk, when its answer comes back, when a message or a look at the clock comes: the scheduler
- * of the law says, so that every order can happen, the same one twice, and none hangs on real milliseconds.
+ * Tabs over one database in memory. When a call reaches the disk, when its answer comes back, when a message or a look
+ * at the clock comes: the scheduler of the law says, so that every order can happen, the same one twice, and none hangs
+ * on real milliseconds.
  */
 function scheduledTabs(s: fc.Scheduler, count: number, drops: (n: number) => boolean) {
   const turn = () => s.schedule(Promise.resolve());

@@ -7,7 +7,10 @@ import { resolve, type Note } from './resolve';
 import { NoRoom, saysNoRoom } from './room';
 
 export type SaveState =
-  /** `afterFull`: a write was cut off by a full device; one engine was seen to wipe what it wrote after that, at its next start. */
+  /**
+   * `afterFull`: a write was cut off by a full device; one engine was seen to wipe what it wrote after that, at its
+   * next start.
+   */
   | { readonly kind: 'saved'; readonly afterFull?: boolean }
   | { readonly kind: 'saving' }
   /** `gone`: trying again cannot help, the page has to be loaded again. */
@@ -77,9 +80,10 @@ const FULL_FOR_MS = 20_000;
 const MOST_ENTRIES = 200;
 
 /**
- * Keeps the screen and the disk the same while several tabs write. Changes are written one after the other; "saved" is said only when
- * nothing waits, and a failed write keeps its place until `retry`. What is shown is always: what is on the disk, as far as this tab has heard,
- * with what waits here put onto it by the rule that the database uses. So every tab ends with what is on the disk.
+ * Keeps the screen and the disk the same while several tabs write. Changes are written one after the other; "saved" is
+ * said only when nothing waits, and a failed write keeps its place until `retry`. What is shown is always: what is on
+ * the disk, as far as this tab has heard, with what waits here put onto it by the rule that the database uses. So every
+ * tab ends with what is on the disk.
  */
 export function createSync(options: SyncOptions) {
   const { database, onState, onElsewhere } = options;
@@ -108,7 +112,9 @@ export function createSync(options: SyncOptions) {
     if (ahead.size > 0) later(() => void (ahead.size > 0 && lookUp()));
   }
 
-  /** Remembers what is on the disk, each by the write it comes from. False where something newer was heard of already. */
+  /**
+   * Remembers what is on the disk, each by the write it comes from. False where something newer was heard of already.
+   */
   function note(entries: readonly OnDisk[]): boolean {
     let newest = true;
     for (const { collection, id, doc, revision } of entries) {
@@ -137,7 +143,10 @@ export function createSync(options: SyncOptions) {
     if (changes.length > 0) onElsewhere(changes);
   }
 
-  /** What comes of a change that waits, on top of what will be there before it. It is remembered: as long as it comes so, nothing has to be shown anew. */
+  /**
+   * What comes of a change that waits, on top of what will be there before it. It is remembered: as long as it comes
+   * so, nothing has to be shown anew.
+   */
   function put(change: Change, onto: Doc | null): Doc | null {
     const { doc } = resolve(change, onto);
     expected.set(change, doc);
@@ -257,7 +266,10 @@ export function createSync(options: SyncOptions) {
       queue.push({ kind: 'change', changes, mark: options.journal?.keep(changes) ?? null });
       if (!failing || performance.now() > fullUntil) void run();
     },
-    /** Takes over what pages before this one could not write: shown at once, and written before anything else. Ends when that was tried. */
+    /**
+     * Takes over what pages before this one could not write: shown at once, and written before anything else. Ends when
+     * that was tried.
+     */
     async resume(left: readonly Left[], onResumed: OnResumed = () => undefined) {
       let resumed = 0;
       const shown = shownIn(options.all(), left.length);
@@ -276,7 +288,8 @@ export function createSync(options: SyncOptions) {
       if (left.length > 0) await run();
     },
     /**
-     * Replaces everything; ends with what is on the disk then, and fails when it is not there. The screen is changed by the caller, after that.
+     * Replaces everything; ends with what is on the disk then, and fails when it is not there. The screen is changed by
+     * the caller, after that.
      */
     async replace(write: (database: Replacing) => Promise<WriteOutcome>): Promise<Workspace> {
       await new Promise<void>((resolved, rejected) => {
@@ -295,7 +308,8 @@ export function createSync(options: SyncOptions) {
         void lookUp();
         return;
       }
-      // Late, and looked up meanwhile: what it brings may have been taken out again, of which a look at the disk shows nothing.
+      // Late, and looked up meanwhile: what it brings may have been taken out again, of which a look at the disk shows
+      // nothing.
       if (revision > upTo) {
         seen(revision);
         take(entries.map((entry) => ({ ...entry, revision })));

@@ -10,7 +10,10 @@ interface Stored {
   readonly doc: unknown;
 }
 
-/** Brings every stored entry up from an older version of the database, by the same steps as files. What has not the shape of its version stays as it is, and is counted as unreadable later. */
+/**
+ * Brings every stored entry up from an older version of the database, by the same steps as files. What has not the
+ * shape of its version stays as it is, and is counted as unreadable later.
+ */
 export async function bringUp(database: IDBPDatabase, tx: UpgradeTransaction, from: number): Promise<void> {
   await listsMoved(database, tx, from);
   for (const collection of [...database.objectStoreNames].filter((name) => name !== 'meta')) {

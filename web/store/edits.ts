@@ -70,7 +70,10 @@ export function chosenInto(
   return { ...edit, changes: [...edit.changes, ...changeSetup(setup, next!, now, null).changes] };
 }
 
-/** Changes a set-up. `field` names what is typed in, so that typing there is one step to undo; null makes a step of its own. */
+/**
+ * Changes a set-up. `field` names what is typed in, so that typing there is one step to undo; null makes a step of its
+ * own.
+ */
 export function changeSetup(before: Setup, after: Omit<Setup, 'updatedAt'>, now: string, field: string | null): Edit {
   const next: Setup = { ...after, updatedAt: now };
   return {

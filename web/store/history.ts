@@ -15,8 +15,8 @@ export const docOf = (data: Workspace, { collection, id }: Pick<Change, 'collect
   (data[collection] as readonly Doc[]).find((doc) => doc.id === id) ?? null;
 
 /**
- * Changes as they stand on what is there now: a step that is undone takes back what it changed and nothing else. null when something
- * of it was changed again since, so that undoing it would bring an old value back over a newer one.
+ * Changes as they stand on what is there now: a step that is undone takes back what it changed and nothing else. null
+ * when something of it was changed again since, so that undoing it would bring an old value back over a newer one.
  */
 export function onto(data: Workspace, changes: readonly Change[]): Change[] | null {
   const result: Change[] = [];
@@ -32,8 +32,8 @@ export function onto(data: Workspace, changes: readonly Change[]): Change[] | nu
 const keyOf = ({ collection, id }: Pick<Change, 'collection' | 'id'>) => `${collection}/${id}`;
 
 /**
- * The steps that can still be gone through, nearest first, after documents were changed elsewhere. A step that would bring old values back goes, and
- * so does every step behind it that is about the same document.
+ * The steps that can still be gone through, nearest first, after documents were changed elsewhere. A step that would
+ * bring old values back goes, and so does every step behind it that is about the same document.
  *
  * @param steps nearest first, each as the changes that going through it makes.
  */

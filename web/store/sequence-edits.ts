@@ -7,7 +7,10 @@ export const addSequence = (sequence: Sequence): Edit => ({
   changes: [put('sequences', null, sequence)],
   mergeKey: null,
 });
-/** @param field what is being typed into; changes of the same field that follow each other are one step to undo. null: a step of its own. */
+/**
+ * @param field what is being typed into; changes of the same field that follow each other are one step to undo. null: a
+ * step of its own.
+ */
 export const changeSequence = (before: Sequence, after: Sequence, now: string, field: string | null): Edit => ({
   label: `change ${after.name}`,
   changes: [put('sequences', before, { ...after, updatedAt: now })],

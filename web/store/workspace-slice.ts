@@ -41,7 +41,8 @@ function go(state: WorkspaceState, changes: readonly Change[]): WorkspaceState |
 }
 
 /*
- * The reducers replace whole branches, since documents are plain immutable values; Immer is only asked to pass them through.
+ * The reducers replace whole branches, since documents are plain immutable values; Immer is only asked to pass them
+ * through.
  */
 const slice = createSlice({
   name: 'workspace',

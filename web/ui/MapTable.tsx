@@ -69,7 +69,10 @@ interface MapTableProps<R extends Named, C extends Named> {
   readonly cellLabel?: ((row: R, column: C) => string) | undefined;
 }
 
-/** A large table of pairs to look over: names stay in sight, each cell is a button, one of them in the order of Tab and the others by arrow keys; rows grow in a few at a time. */
+/**
+ * A large table of pairs to look over: names stay in sight, each cell is a button, one of them in the order of Tab and
+ * the others by arrow keys; rows grow in a few at a time.
+ */
 export function MapTable<R extends Named, C extends Named>({
   label,
   corner,

@@ -17,8 +17,8 @@ export const SEVERITY_WASH: Readonly<Record<Severity, string>> = {
 };
 
 /**
- * The shape of a severity inside a 20 x 20 box, in the current colour, so that it is told apart without colour: a barred block, a
- * half-filled disc, a broken ring, a plain frame.
+ * The shape of a severity inside a 20 x 20 box, in the current colour, so that it is told apart without colour: a
+ * barred block, a half-filled disc, a broken ring, a plain frame.
  */
 export function SeverityShape({ severity }: { severity: Severity }) {
   switch (severity) {

@@ -26,8 +26,8 @@ interface UnitFieldProps {
 }
 
 /**
- * What is shown when nobody types: a diameter at a fraction of an inch keeps the fraction, all else is the bare number. A number with more digits than are usual is shown with them: what
- * stands there as 8.6 must not be 8.59.
+ * What is shown when nobody types: a diameter at a fraction of an inch keeps the fraction, all else is the bare number.
+ * A number with more digits than are usual is shown with them: what stands there as 8.6 must not be 8.59.
  */
 function restText(value: number | null, quantity: Quantity, system: 'metric' | 'imperial'): string {
   if (value === null) return '';
@@ -36,7 +36,10 @@ function restText(value: number | null, quantity: Quantity, system: 'metric' | '
   return system === 'metric' ? enteredNumber(value, quantity) : printNumber(value, quantity, system);
 }
 
-/** A number with its unit. Reads either system ("3/8 in", "185 lb", "9,5"), says what it could not read and what it would. */
+/**
+ * A number with its unit. Reads either system ("3/8 in", "185 lb", "9,5"), says what it could not read and what it
+ * would.
+ */
 export function UnitField({
   label,
   hint,

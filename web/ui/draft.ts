@@ -40,7 +40,10 @@ export function draftStore<T>(key: string, schema: z.ZodType<T>): DraftStore<T> 
   };
 }
 
-/** Could this stand in a field of this kind while somebody types? What cannot is from another version, or torn: it would take the form down with it. */
+/**
+ * Could this stand in a field of this kind while somebody types? What cannot is from another version, or torn: it would
+ * take the form down with it.
+ */
 function couldBeTyped(schema: z.ZodType, value: unknown): boolean {
   if (schema instanceof z.ZodNullable || schema instanceof z.ZodOptional)
     return value === null || couldBeTyped(schema.unwrap() as z.ZodType, value);

@@ -1,4 +1,7 @@
-/** Locks as a browser keeps them (Web Locks, W3C Working Draft, section 3), as far as one exclusive lock at a time needs. */
+/**
+ * Locks as a browser keeps them (Web Locks, W3C Working Draft, section 3), as far as one exclusive lock at a time
+ * needs.
+ */
 export class FakeLocks {
   private readonly held = new Map<string, (error: Error) => void>();
   private readonly line = new Map<string, (() => void)[]>();

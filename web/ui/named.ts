@@ -2,7 +2,10 @@
 const MOST = 80;
 const letters = new Intl.Segmenter(undefined, { granularity: 'grapheme' });
 
-/** A name with something behind it, both together no longer than a name may be; no letter, no flag and no accent is cut in half. */
+/**
+ * A name with something behind it, both together no longer than a name may be; no letter, no flag and no accent is cut
+ * in half.
+ */
 export function named(name: string, behind = ''): string {
   const room = MOST - behind.length;
   if (name.length <= room) return name + behind;

@@ -9,12 +9,16 @@ interface Choices<P> {
   readonly waiting?: (props: P) => ReactNode;
   /** What the part is about besides its props; when it changes, a part that failed is tried again. */
   readonly useAbout?: () => unknown;
-  /** Not what one came for: asked for when what stands around it is on the screen, since asking alone takes a slow phone a tenth of a second. */
+  /**
+   * Not what one came for: asked for when what stands around it is on the screen, since asking alone takes a slow phone
+   * a tenth of a second.
+   */
   readonly aside?: boolean;
 }
 
 /**
- * A part of the page that is loaded when it is needed and falls alone: when it cannot be loaded or throws, what is around it stays, and it says so.
+ * A part of the page that is loaded when it is needed and falls alone: when it cannot be loaded or throws, what is
+ * around it stays, and it says so.
  *
  * @param what names it for the reader, as "The drawing".
  */
@@ -42,8 +46,8 @@ export function lazyPart<P extends object>(
   let Loaded: LazyExoticComponent<ComponentType<P>> = loaded();
   // Looks up what is to be loaded when it is shown: after "try again" that is another one.
   function Shown(props: P) {
-    // What has arrived is shown at once: a place-holder, be it there for a moment, has React hold the next one back for 300 ms.
-    // As it stood when this was first shown: to change over would begin it anew.
+    // What has arrived is shown at once: a place-holder, be it there for a moment, has React hold the next one back for
+    // 300 ms. As it stood when this was first shown: to change over would begin it anew.
     const [Arrived] = useState(() => arrived);
     if (Arrived) return <Arrived {...props} />;
     return (

@@ -14,7 +14,10 @@ const STYLED = [
   'opacity',
 ] as const;
 
-/** A drawing of the page as a file of its own: colours and letters as they are seen now, without what is there to be pressed. */
+/**
+ * A drawing of the page as a file of its own: colours and letters as they are seen now, without what is there to be
+ * pressed.
+ */
 function svgText(svg: SVGSVGElement): string {
   const copy = svg.cloneNode(true) as SVGSVGElement;
   const [from, to] = [svg, copy].map((root) => [root, ...root.querySelectorAll('*')]);

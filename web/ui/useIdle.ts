@@ -22,7 +22,10 @@ function ask() {
   whenIdle(next);
 }
 
-/** What the steps that `make` gives for this input end with, done when nothing else is to be done; null until then. `make` must be the same function each time. */
+/**
+ * What the steps that `make` gives for this input end with, done when nothing else is to be done; null until then.
+ * `make` must be the same function each time.
+ */
 export function useIdle<I, O>(make: (input: I) => Steps<O>, input: I): O | null {
   const [made, setMade] = useState<{ readonly of: I; readonly is: O } | null>(null);
   useEffect(() => {

@@ -22,8 +22,8 @@ function neighbour(from: HTMLButtonElement, [down, right]: readonly [number, num
 }
 
 /**
- * One stop for the Tab key in the body of a table of buttons; arrow keys, Home and End go from cell to cell. Written to the elements and not
- * to the state: a table of 900 cells must not be drawn anew for each key.
+ * One stop for the Tab key in the body of a table of buttons; arrow keys, Home and End go from cell to cell. Written to
+ * the elements and not to the state: a table of 900 cells must not be drawn anew for each key.
  */
 export function useOneStop() {
   const body = useRef<HTMLTableSectionElement>(null);

@@ -7,8 +7,8 @@ export const tabsAreToldApart = (): boolean => 'locks' in navigator;
 export type Holder = 'here' | 'elsewhere' | 'asking';
 
 /**
- * Keeps what a name stands for in one tab at a time: the first one has it, and when it is closed, for whatever reason, the next one gets it.
- * `takeOver` takes it away from another tab.
+ * Keeps what a name stands for in one tab at a time: the first one has it, and when it is closed, for whatever reason,
+ * the next one gets it. `takeOver` takes it away from another tab.
  */
 export function useOneTab(name: string): { readonly holder: Holder; readonly takeOver: () => void } {
   const [state, setState] = useState<{ readonly name: string; readonly holder: Holder }>({

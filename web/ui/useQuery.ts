@@ -2,8 +2,8 @@ import { useCallback, useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 
 /**
- * What is asked in the address, and a way to change it that starts from what was asked last. The router hands out what it has drawn last:
- * two answers given faster than the page is drawn, as on a slow phone, would undo each other.
+ * What is asked in the address, and a way to change it that starts from what was asked last. The router hands out what
+ * it has drawn last: two answers given faster than the page is drawn, as on a slow phone, would undo each other.
  */
 export function useQuery() {
   const [query, setSearch] = useSearchParams();

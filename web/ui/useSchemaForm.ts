@@ -21,8 +21,9 @@ interface SchemaFormOptions {
 const draftSchema = z.strictObject({ changed: rawFields, base: rawFields });
 
 /**
- * A form over a schema: validated by it, with a draft that survives a reload until it is saved or put aside. Saving changes what was
- * changed here. What is changed elsewhere meanwhile is followed where nobody typed, and named where somebody did.
+ * A form over a schema: validated by it, with a draft that survives a reload until it is saved or put aside. Saving
+ * changes what was changed here. What is changed elsewhere meanwhile is followed where nobody typed, and named where
+ * somebody did.
  */
 export function useSchemaForm({ schema, draftKey, now, onValid }: SchemaFormOptions) {
   const draft = useMemo(() => draftStore(draftKey, draftSchema), [draftKey]);

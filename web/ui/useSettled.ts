@@ -4,7 +4,8 @@ import { useEffect, useState } from 'react';
 export const SETTLE_MS = 400;
 
 /**
- * False for a moment after something new came on the screen: what was tapped twice must not answer what nobody has seen.
+ * False for a moment after something new came on the screen: what was tapped twice must not answer what nobody has
+ * seen.
  *
  * @param about another value is something new.
  */

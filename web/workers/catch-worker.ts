@@ -26,7 +26,10 @@ export interface CatchAnswer {
 }
 
 const api = {
-  /** Ten thousand falls as they are, fewer with each remedy; `onFall` hears how many are done. Ended by terminating the worker. */
+  /**
+   * Ten thousand falls as they are, fewer with each remedy; `onFall` hears how many are done. Ended by terminating the
+   * worker.
+   */
   falls(scenario: Scenario, onFall: (done: number) => void): CatchAnswer {
     const tell = paced(onFall);
     const asIs = catchRuns(scenario, RUNS, SEED, tell);

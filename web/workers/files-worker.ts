@@ -25,7 +25,10 @@ export type Read =
 let held: Workspace | null = null;
 
 const api = {
-  /** Reads and checks a file; `onEntry` hears how many entries are checked. Ended from outside by terminating the worker. */
+  /**
+   * Reads and checks a file; `onEntry` hears how many entries are checked. Ended from outside by terminating the
+   * worker.
+   */
   async read(file: Blob, onEntry: (done: number) => unknown): Promise<Read> {
     held = null;
     // One byte more than may be shows that it is too large; the rest need not be read.

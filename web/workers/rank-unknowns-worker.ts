@@ -4,7 +4,10 @@ import type { Setup } from '@core/rigs/rig';
 import { paced } from './paced';
 
 const api = {
-  /** What is open of a set-up, with most hanging on it first; `onFact` hears how many facts are tried. Ended by terminating the worker. */
+  /**
+   * What is open of a set-up, with most hanging on it first; `onFact` hears how many facts are tried. Ended by
+   * terminating the worker.
+   */
   sharpen(setup: Setup, onFact: (done: number) => void): readonly OpenFact[] {
     return rankUnknowns(setup, paced(onFact));
   },

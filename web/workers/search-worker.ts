@@ -19,7 +19,10 @@ export interface SearchAnswer {
 }
 
 const api = {
-  /** Ranked combinations for what is open, and what is missing; `onRow` hears how many sets of ropes are done. Ended by terminating the worker. */
+  /**
+   * Ranked combinations for what is open, and what is missing; `onRow` hears how many sets of ropes are done. Ended by
+   * terminating the worker.
+   */
   search(open: Setup, items: readonly Item[], tests: readonly WayTest[], onRow: (done: number) => void): SearchAnswer {
     const result = search(open, items, tests, SEARCH, paced(onRow));
     return {

@@ -24,8 +24,8 @@ interface Hired<A> {
 const hire = <A>(worker: Worker): Hired<A> => ({ worker, api: wrap<A>(worker) });
 
 /**
- * Runs one question in a worker. Another question, leaving the page, or `stop` ends a worker that is still at work; one that has answered
- * is asked again, since starting one costs more than most answers.
+ * Runs one question in a worker. Another question, leaving the page, or `stop` ends a worker that is still at work; one
+ * that has answered is asked again, since starting one costs more than most answers.
  */
 export function useWorkerJob<A, R>({ create, ask }: WorkerJob<A, R>) {
   const [run, setRun] = useState(0);

@@ -155,8 +155,8 @@ const edit =
   };
 
 /**
- * Changes that can only make things worse. A knot in the extension is none of them: it brings the hitch nearer to the device, but the
- * device nearer to the hand.
+ * Changes that can only make things worse. A knot in the extension is none of them: it brings the hitch nearer to the
+ * device, but the device nearer to the hand.
  */
 const WORSE: Readonly<Record<string, Change>> = {
   sharpEdge: fields('site', { edge: 'sharp' }),

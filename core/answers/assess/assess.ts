@@ -21,7 +21,10 @@ import { inTheLightOfTypical } from './typical.ts';
 
 type ByRef<T> = Readonly<Record<ElementId, T>>;
 
-/** What the drawing dimensions: the numbers that the findings were made from, by the id of attachment or line. Absent where a part is not chosen. */
+/**
+ * What the drawing dimensions: the numbers that the findings were made from, by the id of attachment or line. Absent
+ * where a part is not chosen.
+ */
 export interface Figures {
   readonly descentM: number;
   readonly extensionMm: ByRef<Interval>;
@@ -62,7 +65,10 @@ export function* assessing(setup: Setup, judges: readonly Judge[] = JUDGES): Ste
   return { verdict: overall(findings), findings: worstFirst(findings), figures: figuresOf(ctx) };
 }
 
-/** What is found in a set-up without trying the ends of what is only typical: a fraction of the work, for whoever tries hundreds of set-ups. */
+/**
+ * What is found in a set-up without trying the ends of what is only typical: a fraction of the work, for whoever tries
+ * hundreds of set-ups.
+ */
 export const assessPlain = (setup: Setup): Finding[] => atOnce(finding(contextOf(setup), JUDGES));
 
 function* finding(ctx: Context, judges: readonly Judge[]): Steps<Finding[]> {

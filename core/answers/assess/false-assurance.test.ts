@@ -8,8 +8,8 @@ import { changed, club, filled, SETUPS, type SampleName } from '../../samples/in
 import { assess } from './index.ts';
 
 /*
- * Each of these was "No fault found" once, or is the next thing to it: a rig that somebody could really enter, and what must be said of it.
- * Beside each: the case that must stay quiet, since a tool that cries wolf is not read.
+ * Each of these was "No fault found" once, or is the next thing to it: a rig that somebody could really enter, and what
+ * must be said of it. Beside each: the case that must stay quiet, since a tool that cries wolf is not read.
  */
 
 type Change = Readonly<Record<string, Readonly<Record<string, unknown>>>>;
@@ -393,7 +393,8 @@ describe('how the rope lies in the device', () => {
     );
     expect(found(sample('ascend', icy)).filter((f) => f.startsWith('fit.upper-hole'))).toEqual([]);
   });
-  // Worked by hand: on a rope that slants more than 20 degrees, too, a clamp is kept on it by a connector through its upper hole.
+  // Worked by hand: on a rope that slants more than 20 degrees, too, a clamp is kept on it by a connector through its
+  // upper hole.
   it.each([
     ['slanting', 'open', ['fit.upper-hole stop']],
     ['slanting', 'unknown', ['fit.upper-hole untested']],

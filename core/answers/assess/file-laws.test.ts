@@ -6,7 +6,8 @@ import { variedSetups } from '../../samples/index.ts';
 import { assess } from './index.ts';
 
 /*
- * What no form offers and a file, a link or a code can say. Each change is written as a file and read back; what reading refuses is told there, with its path, and needs no verdict.
+ * What no form offers and a file, a link or a code can say. Each change is written as a file and read back; what
+ * reading refuses is told there, with its path, and needs no verdict.
  */
 
 const read = (setup: Setup): Setup | null => {

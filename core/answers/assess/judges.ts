@@ -75,7 +75,10 @@ import {
   type Judge,
 } from '../../rigs/elements/index.ts';
 
-/** Everybody who judges, in the order in which one reads: what is missing, the place, the ropes, the device, what hangs it, the hitch. */
+/**
+ * Everybody who judges, in the order in which one reads: what is missing, the place, the ropes, the device, what hangs
+ * it, the hitch.
+ */
 export const JUDGES: readonly Judge[] = [
   chosenJudge,
   twiceJudge,

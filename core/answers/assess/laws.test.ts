@@ -31,7 +31,8 @@ const FALL_BACK: Readonly<Record<string, string>> = {
 const fallsBack = (f: Field) => Object.keys(FALL_BACK).some((k) => f.kind.endsWith(k));
 
 describe('unknown instead of a value', () => {
-  // Every field of every sample and variation, of gear, people and rig: walked from the schema, so that a new field is in it at once.
+  // Every field of every sample and variation, of gear, people and rig: walked from the schema, so that a new field is
+  // in it at once.
   it('never turns into a pass: where a value would be found fault with, not knowing it is not clear either', () => {
     const tried = new Set<string>();
     const passes: string[] = [];

@@ -57,8 +57,9 @@ import {
 } from '../../foundations/units/index.ts';
 
 /*
- * docs/method.md is what a careful reader checks us by: every figure in what is written there by hand is computed here and compared with what is
- * printed, to half a unit of its last place. A figure that is changed in the document, or in the code, without the other one shows here.
+ * docs/method.md is what a careful reader checks us by: every figure in what is written there by hand is computed here
+ * and compared with what is printed, to half a unit of its last place. A figure that is changed in the document, or in
+ * the code, without the other one shows here.
  */
 const written = readFileSync(new URL('../../../docs/method.md', import.meta.url), 'utf8')
   .split('## Constants')[0]!
@@ -66,7 +67,10 @@ const written = readFileSync(new URL('../../../docs/method.md', import.meta.url)
 
 const turns = (mu: number, n: number) => capstanRatio([{ mu, angleRad: n * 2 * Math.PI, grooveRad: Math.PI }]);
 const DEG = Math.PI / 180;
-/** Half a turn on the connector and the lip in grooves of 90 degrees, worked out as a chain; the rule itself must give the same. */
+/**
+ * Half a turn on the connector and the lip in grooves of 90 degrees, worked out as a chain; the rule itself must give
+ * the same.
+ */
 const tube = (handDeg: number): number => {
   const chain = capstanRatio([
     { mu: 0.25, angleRad: Math.PI, grooveRad: Math.PI },
@@ -146,7 +150,10 @@ const hitch = (kind: 'autoblock' | 'klemheist') => {
 };
 const job = (use: 'belay-leader' | 'self-belay-top-rope' | 'belay-second') => usualLoad(use, 80).fallFactor!;
 
-/** Words of the document, and for each figure in them what it is and what is computed; a figure that is only an input is given as itself. */
+/**
+ * Words of the document, and for each figure in them what it is and what is computed; a figure that is only an input is
+ * given as itself.
+ */
 type Said = readonly [words: string, ...figures: (readonly [printed: string, value: number])[]];
 const SAID: readonly Said[] = [
   ['JCGM 100:2008, clause 5.1; check: 3 % and 4 % give 5 %', ['5', spreadPercent(3, 4)]],

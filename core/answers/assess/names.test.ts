@@ -71,7 +71,10 @@ function textsOf(setup: Setup): string[] {
   ];
 }
 
-/** What is left of a text without the hostile name: braces there come from a template that was not filled, or from a name that was. */
+/**
+ * What is left of a text without the hostile name: braces there come from a template that was not filled, or from a
+ * name that was.
+ */
 const rest = (text: string) => text.replace(new RegExp(HOSTILE.replace(/[{}]/g, '\\$&'), 'gi'), '');
 
 describe('a name that looks like a template', () => {

@@ -5,7 +5,8 @@ import { changed, club, filled, SETUPS, type SampleName } from '../../samples/in
 import { assess } from './index.ts';
 
 /*
- * Whoever knows everything, and has rigged it well, gets no line to act on. A job that can never come out so teaches people not to read.
+ * Whoever knows everything, and has rigged it well, gets no line to act on. A job that can never come out so teaches
+ * people not to read.
  */
 
 interface Good {

@@ -2,8 +2,8 @@ import { finding, type Finding } from '../../foundations/finding/index.ts';
 import { questionsOf, slotsOf, type Context, type Judge, type Question } from '../../rigs/elements/index.ts';
 
 /**
- * What has to be asked about this rig and no judge answers: *Not tested*, so that no rule never looks like no fault. About a part that is
- * not chosen nothing more is asked than that.
+ * What has to be asked about this rig and no judge answers: *Not tested*, so that no rule never looks like no fault.
+ * About a part that is not chosen nothing more is asked than that.
  */
 export function notJudged(ctx: Context, judges: readonly Judge[]): Finding[] {
   const claimed = new Set(judges.flatMap((j) => j.subjects(ctx).flatMap((s) => j.claims(s, ctx))));

@@ -62,7 +62,10 @@ function told(assumed: readonly AssumedInRig[]): Finding[] {
   });
 }
 
-/** `least` is the mildest that it is judged with any of the values: so much is certain, and only what is no fault there is not known. */
+/**
+ * `least` is the mildest that it is judged with any of the values: so much is certain, and only what is no fault there
+ * is not known.
+ */
 const hanging = (f: Finding, on: ReadonlySet<string>, least: Severity): Finding => ({
   ...f,
   severity: least === 'clear' ? 'untested' : least,
@@ -70,9 +73,10 @@ const hanging = (f: Finding, on: ReadonlySet<string>, least: Severity): Finding 
 });
 
 /**
- * What was found, seen in the light of values that are only typical: each of them is taken to both ends of its range, or to what it could as well be,
- * one at a time, and whatever is judged otherwise there is known only as far as all of them agree. So a typical length neither clears anything nor cries wolf. Several at once are
- * not tried: the finding about the thing itself keeps the whole from being clear.
+ * What was found, seen in the light of values that are only typical: each of them is taken to both ends of its range,
+ * or to what it could as well be, one at a time, and whatever is judged otherwise there is known only as far as all of
+ * them agree. So a typical length neither clears anything nor cries wolf. Several at once are not tried: the finding
+ * about the thing itself keeps the whole from being clear.
  *
  * @param judge what the engine finds in a set-up, without this.
  */

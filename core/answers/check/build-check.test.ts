@@ -11,7 +11,10 @@ import { openFinding } from './open-items.ts';
 import { ITEM_KINDS } from './item.ts';
 
 const check = (setup: Setup) => buildCheck(setup, assess(setup).findings);
-/** Steps after the check (going, calls, pulling the rope), and the lanyard, which is not in the rig, nor is how the belayer is attached. */
+/**
+ * Steps after the check (going, calls, pulling the rope), and the lanyard, which is not in the rig, nor is how the
+ * belayer is attached.
+ */
 const AFTERWARDS =
   /^(lanyard-|belayer-on$|clip-|rope-out$|ends?-untie$|call-|climb$|climb-other$|wait-other$|knot$|unknot$|first-off$|second-off$|lower-off$|upper-off$|help$|end-look$|tie-off$|ascenders-off$|friction-add$|third-|haul$|stuck-off$|lanyards-off$|hand-on$|untie$|knee-|foot-|tune$|walk-|work$|second-weigh$|slack$|device-on$|break$|rebind$|chest-|weight-off$|check$|stance$|spot$|hand-down$|go$|partner-|pull)/;
 const ids = (setup: Setup) => check(setup).map((i) => i.id);

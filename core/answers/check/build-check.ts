@@ -39,7 +39,10 @@ const ASKED_ANYWAY: ReadonlySet<FindingCode> = new Set<FindingCode>([
   'hold.single-point',
 ]);
 
-/** What no check leaves out, since the first version of the files: a kind is added here only together with a version that knows of it. */
+/**
+ * What no check leaves out, since the first version of the files: a kind is added here only together with a version
+ * that knows of it.
+ */
 const NEVER_LEFT_OUT: ReadonlySet<CheckItemKind | undefined> = new Set<CheckItemKind>([
   'harness',
   'tie-in',
@@ -49,7 +52,10 @@ const NEVER_LEFT_OUT: ReadonlySet<CheckItemKind | undefined> = new Set<CheckItem
   'device-connector',
   'hitch-wraps',
 ]);
-/** Every item that a check of this set-up has whatever the assessment says: who hangs, by which knot or device, its gate, and on what. */
+/**
+ * Every item that a check of this set-up has whatever the assessment says: who hangs, by which knot or device, its
+ * gate, and on what.
+ */
 export function neverLeftOut(setup: Setup): CheckItem[] {
   const ctx = contextOf(setup);
   return [peopleItems, lineItems, endItems, attachmentItems]
@@ -58,10 +64,10 @@ export function neverLeftOut(setup: Setup): CheckItem[] {
 }
 
 /**
- * The check before use, made from this set-up: one item per part that is there, in the order of what goes wrong most (harness,
- * anchor, device; where one belays another, system by system), then the hitch, the function tests, and what the assessment left open. Nothing is asked about parts that the
- * set-up does not have. Stops are not check items: they are put right before a check begins. What follows when an item is passed over
- * comes from `sequence` and `hold`.
+ * The check before use, made from this set-up: one item per part that is there, in the order of what goes wrong most
+ * (harness, anchor, device; where one belays another, system by system), then the hitch, the function tests, and what
+ * the assessment left open. Nothing is asked about parts that the set-up does not have. Stops are not check items: they
+ * are put right before a check begins. What follows when an item is passed over comes from `sequence` and `hold`.
  */
 export function buildCheck(setup: Setup, findings: readonly Finding[]): CheckItem[] {
   const ctx: Context = contextOf(setup);

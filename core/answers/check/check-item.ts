@@ -4,8 +4,9 @@ import { SOURCE_IDS } from '../../foundations/sources/index.ts';
 import { spread } from '../../foundations/units/index.ts';
 
 /**
- * One thing to look at and touch before use. It is closed by saying what was seen: `expected` is what this set-up asks for,
- * `others` are what else could be there. Texts are templates over `numbers`, as in a finding; only `title` is plain.
+ * One thing to look at and touch before use. It is closed by saying what was seen: `expected` is what this set-up asks
+ * for, `others` are what else could be there. Texts are templates over `numbers`, as in a finding; only `title` is
+ * plain.
  */
 export const checkItemSchema = z.strictObject({
   id: z.string(),
@@ -24,8 +25,8 @@ export const checkItemSchema = z.strictObject({
 export type CheckItem = z.infer<typeof checkItemSchema>;
 
 /**
- * All answers to an item in an order that depends on `seed` (the record and the side), so that nobody learns where the expected
- * one stands. The same seed gives the same order, also after a reload.
+ * All answers to an item in an order that depends on `seed` (the record and the side), so that nobody learns where the
+ * expected one stands. The same seed gives the same order, also after a reload.
  */
 export const answersInOrder = (item: CheckItem, seed: string): string[] =>
   [item.expected, ...item.others].sort((a, b) => spread(seed + item.id + a) - spread(seed + item.id + b));
@@ -36,7 +37,9 @@ export const MIND_TITLE = 'Mind';
 /** Nobody accepts for another that a hand is all that holds. */
 const NEVER_ACCEPTED: readonly FindingCode[] = ['hold.hand-alone'];
 
-/** A known risk may be taken as it is, by name and with a reason; what is not known may not, nor that the hand is alone. */
+/**
+ * A known risk may be taken as it is, by name and with a reason; what is not known may not, nor that the hand is alone.
+ */
 export const mayBeAccepted = ({ id, kind, title }: Pick<CheckItem, 'id' | 'kind' | 'title'>): boolean =>
   kind === 'open-finding' &&
   title === MIND_TITLE &&

@@ -105,8 +105,8 @@ export function criticalSteps(sequence: Sequence): readonly { readonly critical:
 }
 
 /**
- * Adds to the reason of each item what follows when it is passed over: from the procedure, what the deviation ends in; from what holds,
- * that nothing else does.
+ * Adds to the reason of each item what follows when it is passed over: from the procedure, what the deviation ends in;
+ * from what holds, that nothing else does.
  */
 export function withConsequences(items: readonly CheckItem[], ctx: Context, findings: readonly Finding[]): CheckItem[] {
   const sequence = sequenceOf(ctx.setup);

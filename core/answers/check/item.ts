@@ -3,8 +3,8 @@ import type { Attachment, Setup } from '../../rigs/rig/index.ts';
 import type { CheckItem } from './check-item.ts';
 
 /**
- * Kinds of items, with the steps of the procedures that each looks back at: what follows when it is passed over is taken from there.
- * A test holds each step against the shipped procedures.
+ * Kinds of items, with the steps of the procedures that each looks back at: what follows when it is passed over is
+ * taken from there. A test holds each step against the shipped procedures.
  */
 export const ITEM_KINDS = {
   helmet: [],

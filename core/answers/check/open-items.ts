@@ -131,8 +131,8 @@ const MIND: Observation = {
 };
 
 /**
- * What the assessment left open, as an item of the check: closed by what was seen or tried, never by having talked about it. A risk that is
- * taken as it is, is accepted by name with a reason (`mayBeAccepted`).
+ * What the assessment left open, as an item of the check: closed by what was seen or tried, never by having talked
+ * about it. A risk that is taken as it is, is accepted by name with a reason (`mayBeAccepted`).
  */
 export function openFinding(finding: Finding, key: string, ofMetal = false): CheckItem {
   const open = finding.severity === 'untested';

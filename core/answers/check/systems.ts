@@ -3,8 +3,9 @@ import type { CheckItem } from './check-item.ts';
 import { kindOf, type CheckItemKind } from './item.ts';
 
 /**
- * What two persons look at in each other, in this order: harness, knot, device, and the closed system of rope, anchor and free end; then what is
- * tried with weight, what was agreed, and what the assessment left open. Common practice (`practice-hook-up`).
+ * What two persons look at in each other, in this order: harness, knot, device, and the closed system of rope, anchor
+ * and free end; then what is tried with weight, what was agreed, and what the assessment left open. Common practice
+ * (`practice-hook-up`).
  */
 export const CHECK_PARTS = {
   harness: 'Harness',
@@ -95,8 +96,9 @@ export const bySystem = (items: readonly CheckItem[]): CheckItem[] =>
   [...items].sort((a, b) => ORDER.indexOf(checkPartOf(a)) - ORDER.indexOf(checkPartOf(b)));
 
 /**
- * What is looked at again when something of `item` was put right: its whole system, since whoever opens one part may have touched the others, and
- * what had been tried with weight already. Of harness and knot only those of the same person. What was left open by the plan stands by itself.
+ * What is looked at again when something of `item` was put right: its whole system, since whoever opens one part may
+ * have touched the others, and what had been tried with weight already. Of harness and knot only those of the same
+ * person. What was left open by the plan stands by itself.
  */
 export function againAfter(
   item: CheckItem,

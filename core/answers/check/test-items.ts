@@ -114,7 +114,10 @@ const letsGo = (a: Attachment, first: Attachment): CheckItem =>
     sources: ['practice-hitch-test'],
   });
 
-/** The clearance that was judged is the one that is asked for: a hand's width hanging, three fingers with the knee raised. */
+/**
+ * The clearance that was judged is the one that is asked for: a hand's width hanging, three fingers with the knee
+ * raised.
+ */
 const clear = (a: Attachment, first: Attachment): CheckItem[] => [
   clearance(a, first, false),
   ...(a.root.kind === 'harness' && a.root.point === 'leg-loop' ? [clearance(a, first, true)] : []),

@@ -6,8 +6,8 @@ import { changed, filled, rappelDouble, rappelDoubleFaulty, SETUPS, variedSetups
 import { buildCheck, type CheckItem } from './index.ts';
 
 /*
- * Every question of every check as it was read through: is it one thing that is seen or counted, is the right answer the right one, are the others what
- * somebody would really find, and does it say truly what follows?
+ * Every question of every check as it was read through: is it one thing that is seen or counted, is the right answer
+ * the right one, are the others what somebody would really find, and does it say truly what follows?
  */
 
 function asked(item: CheckItem): string {

@@ -2,7 +2,10 @@ import type { Context } from '../../rigs/elements/index.ts';
 import type { CheckItem } from './check-item.ts';
 import { item } from './item.ts';
 
-/** What is looked at in a tree before anybody goes up: how the tie-in point was tried, where the line runs, and what else holds up there. */
+/**
+ * What is looked at in a tree before anybody goes up: how the tie-in point was tried, where the line runs, and what
+ * else holds up there.
+ */
 export function treeItems({ setup }: Context): CheckItem[] {
   const { tree } = setup.site;
   if (!tree) return [];

@@ -80,7 +80,8 @@ describe('which device captures', () => {
     expect(choices.map((c) => c.device.family)).not.toContain('body-ascender');
     expect(choices.map((c) => c.device.family)).not.toContain('plain-eight');
   });
-  // The judgement's trade-offs: a plate in guide mode draws hard; an assisted cam goes down as it is; teeth give back least.
+  // The judgement's trade-offs: a plate in guide mode draws hard; an assisted cam goes down as it is; teeth give back
+  // least.
   it('a plate draws hardest, a cam goes down as it is, and teeth give back least', () => {
     const of = (family: Device['family']) => choices.find((c) => c.device.family === family);
     const [plate, cam, toothed] = [of('guide-plate'), of('assisted-cam'), of('clamp-toothed') ?? of('capture-pulley')];

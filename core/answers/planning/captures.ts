@@ -28,7 +28,10 @@ const PULL: Readonly<Record<'easy' | 'little' | 'hard', ConstantId>> = {
   hard: 'capturePullHardN',
 };
 
-/** The device that keeps what is gained: on this person's harness, on the rope, and not the one that the foot loop hangs on. */
+/**
+ * The device that keeps what is gained: on this person's harness, on the rope, and not the one that the foot loop hangs
+ * on.
+ */
 export const captureAt = (setup: Setup, loop: Attachment): Attachment | undefined =>
   setup.attachments.find(
     (a) =>
@@ -40,8 +43,8 @@ export const captureAt = (setup: Setup, loop: Attachment): Attachment | undefine
   );
 
 /**
- * Every device that serves for going up, in the place of the one that captures: judged in the whole set-up, and with what it asks of this person. In the order
- * of the verdict, then of the work. Empty where a length is not known.
+ * Every device that serves for going up, in the place of the one that captures: judged in the whole set-up, and with
+ * what it asks of this person. In the order of the verdict, then of the work. Empty where a length is not known.
  */
 export function captureChoices(setup: Setup, loop: Attachment, devices: readonly Device[]): CaptureChoice[] {
   const at = captureAt(setup, loop);

@@ -32,7 +32,8 @@ describe('what a search adds up', () => {
             const whole = JUDGES.filter((j) => j.id !== 'chosen').flatMap((judge) =>
               judge.subjects(ctx).flatMap((subject) => judge.judge(subject, ctx)),
             );
-            // Each is asked as soon as its places are chosen, or later: what comes after its last place must not matter.
+            // Each is asked as soon as its places are chosen, or later: what comes after its last place must not
+            // matter.
             const sum = factors.reduce((found, { scope, cost }) => {
               const least = (scope.at(-1) ?? -1) + 1;
               return found + cost(chosen.slice(0, least + (numbers.next().value! % (chosen.length - least + 1))));

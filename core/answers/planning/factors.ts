@@ -24,19 +24,24 @@ export const costFrom = (sum: number): Cost => [
   Math.floor((sum % MIND) / UNTESTED),
 ];
 
-/** One judge about one element: what it finds depends on the variables of its scope and on nothing else that is open. */
+/**
+ * One judge about one element: what it finds depends on the variables of its scope and on nothing else that is open.
+ */
 export interface Factor {
   readonly scope: readonly number[];
   /** Cost for the values of its scope; `chosen` begins with them and may go on. */
   readonly cost: (chosen: readonly number[]) => number;
 }
 
-/** Judges whose findings follow from a choice of parts; who is missing, and what holds in the end, is said of the whole. */
+/**
+ * Judges whose findings follow from a choice of parts; who is missing, and what holds in the end, is said of the whole.
+ */
 const COUNTED = JUDGES.filter((j) => j.id !== 'chosen');
 
 /**
- * The judges of a set-up as functions of its open places. A factor remembers what it has computed, so that a rope meets a device once, whatever
- * else is chosen. Judges declare what they read; a test holds the sum of all factors against the assessment of the whole.
+ * The judges of a set-up as functions of its open places. A factor remembers what it has computed, so that a rope meets
+ * a device once, whatever else is chosen. Judges declare what they read; a test holds the sum of all factors against
+ * the assessment of the whole.
  */
 export function factorsOf(base: Setup, variables: readonly OpenPlace[], items: readonly Item[]): Factor[] {
   const variableOf = new Map<ElementId, number>();
@@ -71,8 +76,9 @@ const dependsOnUse = (judge: Judge, ropes: number): number[] => (judge.id === 's
 type ContextAt = (chosen: readonly number[]) => Context;
 
 /**
- * The context of everything that is chosen by then. A search goes down one place after the other and comes back: the set-ups on the way down are
- * kept, so that a choice is one change of the one above it, and the judges of a place share its context.
+ * The context of everything that is chosen by then. A search goes down one place after the other and comes back: the
+ * set-ups on the way down are kept, so that a choice is one change of the one above it, and the judges of a place share
+ * its context.
  */
 function sharedContext(base: Setup, variables: readonly OpenPlace[], items: readonly Item[]): ContextAt {
   const edit = editorOf(base);

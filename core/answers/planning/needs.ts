@@ -18,7 +18,9 @@ import { needsTwoRopes } from './picks.ts';
 import type { SearchResult } from './search.ts';
 import { combined } from './take.ts';
 
-/** Something the locker lacks, named by what it must be able to do and never as a product; a template over `numbers`. */
+/**
+ * Something the locker lacks, named by what it must be able to do and never as a product; a template over `numbers`.
+ */
 export interface Need {
   readonly what: Slot['kind'];
   readonly says: string;

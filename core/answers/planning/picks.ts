@@ -36,7 +36,10 @@ export function itemOf(items: readonly Item[], id: string): Item | null {
   return byId.get(items)!.get(id) ?? null;
 }
 
-/** The set-up with these items in their places, put in as picked. Facts about gates and ends follow the way that was picked. */
+/**
+ * The set-up with these items in their places, put in as picked. Facts about gates and ends follow the way that was
+ * picked.
+ */
 export const withPicks = (setup: Setup, picks: readonly Pick[], items: readonly Item[]): Setup =>
   withAll(setup, changesFor(setup, picks, items));
 
@@ -80,7 +83,10 @@ const EXTENSIONS = [
   { method: 'girth', knots: 1 },
 ] as const;
 
-/** Ropes that can serve together: one rope; where two strands of different ropes can lie in the device, every pair of the same kind. */
+/**
+ * Ropes that can serve together: one rope; where two strands of different ropes can lie in the device, every pair of
+ * the same kind.
+ */
 function ropeSets(setup: Setup, refs: readonly ElementId[], ropes: readonly Rope[]): Pick[][] {
   const doubled = setup.lines.find((l) => l.kind === 'doubled');
   const pairs = (a: ElementId, b: ElementId) =>
@@ -100,9 +106,9 @@ function ropeSets(setup: Setup, refs: readonly ElementId[], ropes: readonly Rope
 }
 
 /**
- * What is open in a set-up and what could be put there, in the order in which it is chosen. Of parts that are judged alike the first one is
- * taken: the broadest connector for two strands, the shortest sling and loop, which leave the least hanging about, and a small connector for
- * a hitch. A part that the set-up has already stays as it is.
+ * What is open in a set-up and what could be put there, in the order in which it is chosen. Of parts that are judged
+ * alike the first one is taken: the broadest connector for two strands, the shortest sling and loop, which leave the
+ * least hanging about, and a small connector for a hitch. A part that the set-up has already stays as it is.
  */
 export function variablesOf(setup: Setup, items: readonly Item[]): OpenPlace[] {
   const slots = slotsOf(setup).filter((s) => s.item === null && s.kind !== 'person');
@@ -146,7 +152,8 @@ export function variablesOf(setup: Setup, items: readonly Item[]): OpenPlace[] {
     ...each(others, 'connector', (ref) =>
       ascending(connectors, (c) => c.insideLengthMm).map((c) => [{ ref, itemId: c.id }]),
     ),
-    // Last: whether its leg loop carries the hitch is known only with the hitch, and a wrong one must not cost a whole branch.
+    // Last: whether its leg loop carries the hitch is known only with the hitch, and a wrong one must not cost a whole
+    // branch.
     ...each(refsOf('harness'), 'harness', (ref) => ofKind(items, 'harness').map((h) => [{ ref, itemId: h.id }])),
   ];
 }

@@ -33,7 +33,9 @@ import {
   type TemplateId,
 } from '../../rigs/rig/index.ts';
 
-/** Whose weight is asked, in the words of what each does: of the one who hangs, and of the other one where two matter. */
+/**
+ * Whose weight is asked, in the words of what each does: of the one who hangs, and of the other one where two matter.
+ */
 export const MASSES_ASKED = {
   'rappel-double': ['You weigh', null],
   'rappel-single': ['You weigh', null],
@@ -81,8 +83,9 @@ const assumedToo = <T extends Item>(item: T, more: readonly string[]): T => ({
 });
 
 /**
- * A set-up from six answers. Everything else that a rig of this job has is something typical of its kind, marked as such, or not said: it is never clear
- * by itself. Everybody whose weight decides is asked for; the hand is that of whoever brakes.
+ * A set-up from six answers. Everything else that a rig of this job has is something typical of its kind, marked as
+ * such, or not said: it is never clear by itself. Everybody whose weight decides is asked for; the hand is that of
+ * whoever brakes.
  *
  * @param own id, name and time of the set-up, and fresh ids for its gear.
  */

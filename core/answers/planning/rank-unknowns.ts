@@ -34,8 +34,8 @@ export interface OpenFact {
 const WEIGHT: Readonly<Record<Severity, number>> = { clear: 0, untested: 1, mind: 2, stop: 4 };
 
 /**
- * Values to try where a number is not known: such as are met in life. Only the order of the list depends on them, no verdict; others are tried at
- * shares of what the field allows.
+ * Values to try where a number is not known: such as are met in life. Only the order of the list depends on them, no
+ * verdict; others are tried at shares of what the field allows.
  */
 const TRIED: Readonly<Record<string, readonly number[]>> = {
   handForceN: [150, 230, 330],
@@ -108,7 +108,9 @@ interface Trial {
   readonly tried: readonly Setup[];
 }
 
-/** What a maker would have to declare of a device without a declaration: a range with the rope in it, and one without. */
+/**
+ * What a maker would have to declare of a device without a declaration: a range with the rope in it, and one without.
+ */
 function declarations(setup: Setup): Trial[] {
   const { strands } = JOB_FACTS[setup.job];
   const constructions = Object.keys(ROPE_CONSTRUCTIONS) as Rope['construction'][];
@@ -150,8 +152,8 @@ function trialsOf(setup: Setup): Trial[] {
 }
 
 /**
- * What is not known of a set-up, with most hanging on it first: each open fact is given the values it could have, one fact at a time, and what
- * the engine says is compared. Facts on which nothing hangs are left out.
+ * What is not known of a set-up, with most hanging on it first: each open fact is given the values it could have, one
+ * fact at a time, and what the engine says is compared. Facts on which nothing hangs are left out.
  *
  * @param onDone hears how many of how many facts are tried.
  */

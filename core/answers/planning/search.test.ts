@@ -38,7 +38,10 @@ function ask(template: TemplateId, people: readonly Person[] = PEOPLE, site: Par
   const placed = TEMPLATES[template].parts().persons.map((p, i): [string, Person | null] => [p.id, people[i] ?? null]);
   return openSetup({ template, site: { anchorHeightM: 12, ...site }, people: Object.fromEntries(placed) }, OWN);
 }
-/** What a search counts: what follows from the choice of parts. Who is missing, and what holds in the end, is said of the whole. */
+/**
+ * What a search counts: what follows from the choice of parts. Who is missing, and what holds in the end, is said of
+ * the whole.
+ */
 const counted = ({ code, says }: Finding) =>
   !code.startsWith('hold.') &&
   code !== 'rig.not-judged' &&
@@ -48,7 +51,10 @@ const costOf = (setup: Setup): number[] => {
   return (['stop', 'mind', 'untested'] as const).map((s) => found.filter((f) => f.severity === s).length);
 };
 const less = (a: readonly number[], b: readonly number[]) => a[0]! - b[0]! || a[1]! - b[1]! || a[2]! - b[2]!;
-/** Ropes and device of a combination. A second rope joined to the first has no place in the open set-up, which begins with one folded. */
+/**
+ * Ropes and device of a combination. A second rope joined to the first has no place in the open set-up, which begins
+ * with one folded.
+ */
 const key = (setup: Setup, picks: readonly Pick[]) =>
   [...new Set([...slotsOf(setup).flatMap((s) => (s.kind === 'rope' || s.kind === 'device' ? [s.ref] : [])), 'ropeB'])]
     .map((ref) => picks.find((p) => p.ref === ref)?.itemId ?? '')

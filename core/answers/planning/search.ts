@@ -26,21 +26,28 @@ export interface SearchResult {
 export interface SearchOptions {
   /** Most combinations to look at for one set of ropes and device. */
   readonly maxLooks: number;
-  /** Looks that all sets of ropes and devices share: with many of them each gets fewer, but never under `LEAST_LOOKS`. */
+  /**
+   * Looks that all sets of ropes and devices share: with many of them each gets fewer, but never under `LEAST_LOOKS`.
+   */
   readonly allLooks: number;
-  /** Sets of ropes and device with a *stop* that are worked out to the end: the least bad ones. The rest are counted. */
+  /**
+   * Sets of ropes and device with a *stop* that are worked out to the end: the least bad ones. The rest are counted.
+   */
   readonly mostRejected: number;
 }
 export const SEARCH_DEFAULTS: SearchOptions = { maxLooks: 600, allLooks: 80_000, mostRejected: 200 };
-/** With 30 ropes and devices as good as 600 looks in every job; with 40 something better was missed (`npm run bench`). */
+/**
+ * With 30 ropes and devices as good as 600 looks in every job; with 40 something better was missed (`npm run bench`).
+ */
 const LEAST_LOOKS = 75;
 /** How many times as many looks are spent on a pair while every combination found for it has a *stop*. */
 const PATIENCE = 8;
 
 /**
- * Complete combinations for whatever is open in a set-up, best first: every set of ropes with every device, each with its best other parts.
- * Branch and bound over the open places; a judge counts as soon as everything it reads is chosen, and no part takes a finding away again, so
- * that what is dropped could not have been better. Judged as if it were rigged as it is meant to be.
+ * Complete combinations for whatever is open in a set-up, best first: every set of ropes with every device, each with
+ * its best other parts. Branch and bound over the open places; a judge counts as soon as everything it reads is chosen,
+ * and no part takes a finding away again, so that what is dropped could not have been better. Judged as if it were
+ * rigged as it is meant to be.
  * @param onRow hears how many sets of ropes are done.
  */
 export function search(
@@ -63,7 +70,10 @@ export function search(
   const sets = variables.filter(isKey).reduce((product, v) => product * v.values.length, 1);
   const maxLooks = Math.min(options.maxLooks, Math.max(LEAST_LOOKS, Math.floor(options.allLooks / sets)));
   const found: Ranked[] = [];
-  /** With a *stop* from their ropes and device alone: looked at last, and only as far as one of them may be among the least bad. */
+  /**
+   * With a *stop* from their ropes and device alone: looked at last, and only as far as one of them may be among the
+   * least bad.
+   */
   const put: Start[] = [];
   let outcome: SearchResult['outcome'] = 'complete';
   let pairs = 0;
@@ -90,7 +100,8 @@ export function search(
   put.sort((a, b) => a.sum - b.sum);
   const stops = found.flatMap((f) => (f.sum >= STOP ? rank(f.sum) : [])).sort((a, b) => a - b);
   for (const start of put) {
-    // What is added only makes it worse: once there are enough no worse than this beginning, the rest cannot come before them.
+    // What is added only makes it worse: once there are enough no worse than this beginning, the rest cannot come
+    // before them.
     if (stops.length >= options.mostRejected && rank(start.sum) > stops[options.mostRejected - 1]!) break;
     complete({ ...start, sum: fixed + tree.costOf(start.chosen) });
     const at = rank(found.at(-1)!.sum);
@@ -113,7 +124,10 @@ export function search(
   };
 }
 
-/** Ropes and device, with what speaks against them whatever the other parts are; `i`: their place in the order of the locker. */
+/**
+ * Ropes and device, with what speaks against them whatever the other parts are; `i`: their place in the order of the
+ * locker.
+ */
 interface Start {
   readonly chosen: readonly number[];
   readonly sum: number;
@@ -143,7 +157,8 @@ interface Leaf {
 function createTree(base: Setup, variables: readonly OpenPlace[], factors: readonly Factor[], items: readonly Item[]) {
   const last = variables.length;
   const endingAt = variables.map((_, v) => factors.filter((f) => f.scope.at(-1) === v));
-  // Cheap: of this value and at most one other place, remembered in a small table. The rest is only asked of what may still be the best.
+  // Cheap: of this value and at most one other place, remembered in a small table. The rest is only asked of what may
+  // still be the best.
   const cheap = endingAt.map((list) => list.filter((f) => f.scope.length <= 2));
   const dear = endingAt.map((list) => list.filter((f) => f.scope.length > 2));
   const deviceAt = variables.findIndex((v) => v.kind === 'device');

@@ -42,8 +42,8 @@ export const combined = (
 ): Setup => withPicks({ ...wellRigged(open), tests: testsFor(open, picks, tests) }, picks, items);
 
 /**
- * A combination taken over: the parts are chosen, the way of clipping is kept as planned with the own tests of it, and what has to be seen at
- * the rope stays open. What was found at that moment is kept beside it.
+ * A combination taken over: the parts are chosen, the way of clipping is kept as planned with the own tests of it, and
+ * what has to be seen at the rope stays open. What was found at that moment is kept beside it.
  */
 export function take(
   open: Setup,

@@ -58,8 +58,9 @@ const worstOf = (found: readonly Finding[]): Pick<ThirdHandGrip, 'severity' | 'w
 const rank = ({ severity }: ThirdHandGrip) => SEVERITIES.indexOf(severity);
 
 /**
- * What of these items makes a third hand for the casualty of a pick-off: a grab or clamp that fits their rope, or a cord that bites on it, judged for what they weigh; two locking connectors;
- * the strand is the end of the rescuer’s own rope or a cord. null while rope or casualty is not chosen, and in other jobs.
+ * What of these items makes a third hand for the casualty of a pick-off: a grab or clamp that fits their rope, or a
+ * cord that bites on it, judged for what they weigh; two locking connectors; the strand is the end of the rescuer’s own
+ * rope or a cord. null while rope or casualty is not chosen, and in other jobs.
  */
 export function thirdHand(setup: Setup, items: readonly Item[]): ThirdHandForces | null {
   const casualty = casualtyOf(setup)?.item;

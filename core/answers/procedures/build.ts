@@ -65,8 +65,8 @@ const laneFacts = ({ id, label, locks }: Lane): Variable[] => {
 };
 
 /**
- * Completes a procedure with the facts of its attachments, of where the person is and of what carries the weight, and checks that every word
- * used in it is declared.
+ * Completes a procedure with the facts of its attachments, of where the person is and of what carries the weight, and
+ * checks that every word used in it is declared.
  * @throws Error naming the step and the word (a programmer's mistake).
  */
 export function procedure(

@@ -1,7 +1,10 @@
 import type { BreachKind, Condition, Procedure, Step } from './procedure.ts';
 import type { Move } from './replay.ts';
 
-/** One deviation from an order: a step left out, two neighbours swapped, or a step done in a known wrong way. `at` counts from 0. */
+/**
+ * One deviation from an order: a step left out, two neighbours swapped, or a step done in a known wrong way. `at`
+ * counts from 0.
+ */
 export type Deviation =
   | { readonly kind: 'skip'; readonly at: number }
   | { readonly kind: 'swap'; readonly at: number }
@@ -71,7 +74,10 @@ const BREACH_ORDER: readonly BreachKind[] = ['fall', 'unattached', 'untested', '
 /** Place of `up` among the values of `where`. */
 const UP = 2;
 
-/** The procedure with facts as small numbers, so that thousands of deviations are walked in milliseconds. Says the same as `replay`. */
+/**
+ * The procedure with facts as small numbers, so that thousands of deviations are walked in milliseconds. Says the same
+ * as `replay`.
+ */
 class FastWorld {
   readonly start: Uint8Array;
   private readonly places: ReadonlyMap<string, number>;
@@ -191,8 +197,8 @@ const badness = (outcome: Outcome): number =>
   outcome.kind === 'breach' ? BREACH_ORDER.indexOf(outcome.breach) : BREACH_ORDER.length;
 
 /**
- * Every single deviation from an order, and every pair of deviations that touch different steps. The world is walked from the start; the
- * part before the first deviation is walked once. Tests compare it with `replay` move by move.
+ * Every single deviation from an order, and every pair of deviations that touch different steps. The world is walked
+ * from the start; the part before the first deviation is walked once. Tests compare it with `replay` move by move.
  * @param onRow hears how many first deviations are done.
  */
 export function explore(
@@ -204,7 +210,8 @@ export function explore(
   const fast = steps.map((step) => (step ? world.step(step) : null));
   const deviations = deviationsOf(steps);
 
-  // The world before each step of the order itself, with what is promised there. An order that is itself in breach has an end.
+  // The world before each step of the order itself, with what is promised there. An order that is itself in breach has
+  // an end.
   const before: Uint8Array[] = [world.start.slice()];
   const promised: number[] = [procedure.mustHold];
   const state = world.start.slice();
@@ -221,7 +228,9 @@ export function explore(
   }
 
   const at = new Uint8Array(world.start.length);
-  /** Walks the order with one or two deviations, from the earlier of them on. Places are counted in the changed order. */
+  /**
+   * Walks the order with one or two deviations, from the earlier of them on. Places are counted in the changed order.
+   */
   const walk = (first: Deviation, second: Deviation | null): Outcome => {
     const from = Math.min(first.at, sound < 0 ? 0 : sound);
     at.set(before[from]!);

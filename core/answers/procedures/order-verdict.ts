@@ -32,8 +32,10 @@ export interface OrderVerdict {
   readonly missing: number;
 }
 
-/** What an order gets done: where it ends, whether one was ever off the ground and ever went down, the work that one stopped for, the rope, and
- * whether what was on the rope came off again. */
+/**
+ * What an order gets done: where it ends, whether one was ever off the ground and ever went down, the work that one
+ * stopped for, the rope, and whether what was on the rope came off again.
+ */
 const gets = (moments: readonly Moment[]) => ({
   ends: moments.at(-1)!.state.where,
   up: moments.some((m) => m.state.where === 'up'),
@@ -44,8 +46,8 @@ const gets = (moments: readonly Moment[]) => ({
 });
 
 /**
- * Stop when a step breaks something; Not tested when the order does not get done what the procedure is for, so that leaving steps out never
- * turns into a pass; else nothing was found.
+ * Stop when a step breaks something; Not tested when the order does not get done what the procedure is for, so that
+ * leaving steps out never turns into a pass; else nothing was found.
  */
 export function orderVerdict(
   sequence: Pick<Sequence, 'procedure' | 'steps' | 'options'>,

@@ -65,8 +65,8 @@ export const movesOf = (sequence: Pick<Sequence, 'procedure' | 'steps'>): Move[]
   stepsOf(sequence).map((step) => ({ step, wrong: null }));
 
 /**
- * The same order with another option: steps of the old option go, those of the new one come in behind the step they follow in the shipped
- * order. Everything else stays where the person put it.
+ * The same order with another option: steps of the old option go, those of the new one come in behind the step they
+ * follow in the shipped order. Everything else stays where the person put it.
  */
 export function withOption(sequence: Sequence, variant: string, option: string): Sequence {
   const procedure: Procedure = PROCEDURES[sequence.procedure];

@@ -22,8 +22,9 @@ export interface Effect {
 }
 
 /**
- * One attachment of the person. It has the facts `<id>.on`, `<id>.locked` and `<id>.tested`, and it holds when it is on and all of one of
- * the lists in `holds` is true. A Stop that counts is one that holds, is locked and was tested with weight.
+ * One attachment of the person. It has the facts `<id>.on`, `<id>.locked` and `<id>.tested`, and it holds when it is on
+ * and all of one of the lists in `holds` is true. A Stop that counts is one that holds, is locked and was tested with
+ * weight.
  */
 export interface Lane {
   readonly id: string;
@@ -49,9 +50,15 @@ export interface Step {
   /** Without these it cannot be done at all, so that the mistake shows. */
   readonly can: readonly Condition[];
   readonly sets: readonly Effect[];
-  /** The attachment on which weight is put while another one still holds: a bad one shows, a good one is tested and carries. */
+  /**
+   * The attachment on which weight is put while another one still holds: a bad one shows, a good one is tested and
+   * carries.
+   */
   readonly tests: string | null;
-  /** What carries the weight after such a test; null: what was tested. A hitch on the brake strands is tested while the device carries. */
+  /**
+   * What carries the weight after such a test; null: what was tested. A hitch on the brake strands is tested while the
+   * device carries.
+   */
   readonly carries: string | null;
   readonly wrongs: readonly Wrong[];
   /** How many things at least hold, promised from after this step on. */
@@ -87,7 +94,9 @@ interface Variant {
   readonly options: Readonly<Record<string, string>>;
 }
 
-/** A procedure as data. The facts `where` (ground, low, up) and `weight` (feet or an attachment) belong to every one. */
+/**
+ * A procedure as data. The facts `where` (ground, low, up) and `weight` (feet or an attachment) belong to every one.
+ */
 export interface Procedure {
   readonly id: string;
   readonly title: string;

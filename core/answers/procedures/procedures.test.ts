@@ -399,7 +399,10 @@ describe('orders that broke and were called clear', () => {
     expect(of(moved(anchor, 'rope-clip', 'off-belay'))).toBe('clear'));
 });
 
-/** What no order that is called clear may have, whatever else is changed in it: the first done after the second, or not at all. */
+/**
+ * What no order that is called clear may have, whatever else is changed in it: the first done after the second, or not
+ * at all.
+ */
 const NEVER_CLEAR: Partial<Record<ProcedureId, readonly (readonly [string, string])[]>> = {
   'doubled-rappel': [
     ['hitch-test', 'lanyard-off'],

@@ -1,4 +1,7 @@
-/** A small generator with a seed, so that an order that was found can be found again (mulberry32, public domain): whole numbers below `below`. */
+/**
+ * A small generator with a seed, so that an order that was found can be found again (mulberry32, public domain): whole
+ * numbers below `below`.
+ */
 export function randomFrom(seed: number): (below: number) => number {
   let a = seed;
   return (below) => {

@@ -1,6 +1,9 @@
 import type { BreachKind, Condition, Lane, Procedure, State, Step, Wrong } from './procedure.ts';
 
-/** One line of an order: a step of the procedure, done right or in a known wrong way; null: a step of one's own that changes nothing. */
+/**
+ * One line of an order: a step of the procedure, done right or in a known wrong way; null: a step of one's own that
+ * changes nothing.
+ */
 export interface Move {
   readonly step: Step | null;
   readonly wrong: Wrong | null;
@@ -128,8 +131,9 @@ const whyNot = ({ variables }: Procedure, { v, is, not }: Condition): string => 
 };
 
 /**
- * Walks an order of moves from the start. The first moment is the start, then one for each move. After a step that could not be done the
- * world stays as it was. The promise of Stops rises with the steps that promise more, and only while they were done.
+ * Walks an order of moves from the start. The first moment is the start, then one for each move. After a step that
+ * could not be done the world stays as it was. The promise of Stops rises with the steps that promise more, and only
+ * while they were done.
  */
 export function replay(procedure: Procedure, moves: readonly Move[]): Moment[] {
   let state = startState(procedure);

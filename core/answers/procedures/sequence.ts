@@ -28,8 +28,8 @@ export const PROCEDURE_IDS = [
 export type ProcedureId = (typeof PROCEDURE_IDS)[number];
 
 /**
- * A person's own order of a shipped procedure: its options, its steps by id, and steps of one's own, which only say something. Whether the
- * procedure has these options and steps is said by `sequenceIssues`.
+ * A person's own order of a shipped procedure: its options, its steps by id, and steps of one's own, which only say
+ * something. Whether the procedure has these options and steps is said by `sequenceIssues`.
  */
 export const sequenceSchema = z.strictObject({
   id: idSchema,

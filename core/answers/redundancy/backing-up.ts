@@ -77,8 +77,9 @@ export function standingAfter({ model, setup }: Pick<BackingUp, 'model' | 'setup
 }
 
 /**
- * The ways of backing up this rig side by side: each is the rig without its backups, with one variation added, and what holds in it. A backup that the
- * set-up has is judged as it stands, the others as they are meant to be. Empty where nobody hangs on a device of their own.
+ * The ways of backing up this rig side by side: each is the rig without its backups, with one variation added, and what
+ * holds in it. A backup that the set-up has is judged as it stands, the others as they are meant to be. Empty where
+ * nobody hangs on a device of their own.
  */
 export function waysToBackUp(setup: Setup, findings: readonly Finding[]): BackingUp[] {
   if (!ownDevice(setup)) return [];

@@ -63,9 +63,9 @@ const anyModel = fc
   });
 
 describe('minimal cut sets', () => {
-  // Worked example: the pressure tank of the Fault Tree Handbook, W. E. Vesely et al., NUREG-0492 (1981), chapter VIII. Its reduced tree is
-  // T + K2 + S (S1 + K1 + R), from memory: tank, relay K2, pressure switch, reset switch, relay K1, timer. As chains that must all be
-  // broken: (T + K2 + S) (T + K2 + S1 + K1 + R).
+  // Worked example: the pressure tank of the Fault Tree Handbook, W. E. Vesely et al., NUREG-0492 (1981), chapter VIII.
+  // Its reduced tree is T + K2 + S (S1 + K1 + R), from memory: tank, relay K2, pressure switch, reset switch, relay K1,
+  // timer. As chains that must all be broken: (T + K2 + S) (T + K2 + S1 + K1 + R).
   it('of the pressure tank are those of the handbook', () => {
     const tank = model(
       ['T', 'K2', 'S', 'S1', 'K1', 'R'],

@@ -25,7 +25,10 @@ function product(lists: readonly (readonly CutSet[])[], most: number): CutSet[] 
   );
 }
 
-/** For each fault the minimal sets of basic faults that bring it about, by walking the consequences until nothing new appears. */
+/**
+ * For each fault the minimal sets of basic faults that bring it about, by walking the consequences until nothing new
+ * appears.
+ */
 function explanations({ faults, consequences }: HoldModel, most: number): ReadonlyMap<string, readonly CutSet[]> {
   const found = new Map<string, CutSet[]>(faults.map(({ id, basic }) => [id, basic ? [[id]] : []]));
   for (let grew = true; grew;) {
@@ -49,9 +52,9 @@ function explanations({ faults, consequences }: HoldModel, most: number): Readon
 }
 
 /**
- * The minimal sets of basic faults, up to `most` at once, after which nothing holds; smallest first, then by name. Top-down substitution
- * with absorption (MOCUS, Fussell and Vesely 1972): nothing holds when every hold has lost something it needs. A model without any hold
- * has the one empty set: nothing need happen.
+ * The minimal sets of basic faults, up to `most` at once, after which nothing holds; smallest first, then by name.
+ * Top-down substitution with absorption (MOCUS, Fussell and Vesely 1972): nothing holds when every hold has lost
+ * something it needs. A model without any hold has the one empty set: nothing need happen.
  */
 export function minimalCutSets(model: HoldModel, most = MOST_AT_ONCE): CutSet[] {
   const explained = explanations(model, most);

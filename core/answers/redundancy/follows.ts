@@ -4,7 +4,10 @@ import { deviceOf, mainConnector, type Attachment } from '../../rigs/rig/index.t
 import { hitchName, type Faults } from './faults.ts';
 import type { CommonCause, Consequence } from './model.ts';
 
-/** What one fault brings with it: one grip slides onto another, a device releases a hitch, one cause takes two parts. Each is told once. */
+/**
+ * What one fault brings with it: one grip slides onto another, a device releases a hitch, one cause takes two parts.
+ * Each is told once.
+ */
 export function followsOf(ctx: Context, findings: readonly Finding[], faults: Faults) {
   const { index } = ctx;
   const consequences: Consequence[] = [];

@@ -20,9 +20,10 @@ const doubtsAbout = (fault: Fault, findings: readonly Finding[]): Finding[] =>
   findings.filter((f) => FINDING_CODES[f.code].doubts !== 'reach' && doubtedBy(f) === fault.part);
 
 /**
- * Single points of a rig. Practice accepts that a person hangs on one belay loop, one rope, one locked connector and the like, as long as
- * nothing was found against the part itself (`practice-single-points`). It accepts the hand of whoever belays from below with both feet on the ground;
- * never one’s own brake hand alone, nor a hand at an anchor that lowers, nor a device that nobody tends.
+ * Single points of a rig. Practice accepts that a person hangs on one belay loop, one rope, one locked connector and
+ * the like, as long as nothing was found against the part itself (`practice-single-points`). It accepts the hand of
+ * whoever belays from below with both feet on the ground; never one’s own brake hand alone, nor a hand at an anchor
+ * that lowers, nor a device that nobody tends.
  */
 export function singlePointsOf(ctx: Context, model: HoldModel, findings: readonly Finding[]): SinglePoint[] {
   const byId = new Map(model.faults.map((f) => [f.id, f]));
@@ -35,7 +36,10 @@ export function singlePointsOf(ctx: Context, model: HoldModel, findings: readonl
 }
 
 const BELAYED = 'the hand on the brake strand at every moment, the eyes on who climbs';
-/** A hand that holds somebody else: from the harness of a belayer, or at the anchor on a hitch tied with the rope, which brakes most with the hand straight below. */
+/**
+ * A hand that holds somebody else: from the harness of a belayer, or at the anchor on a hitch tied with the rope, which
+ * brakes most with the hand straight below.
+ */
 function belayed(ctx: Context, fault: Fault): boolean {
   if (fault.kind !== 'hand') return false;
   const belayer = ctx.setup.persons.find((p) => p.handId === fault.part);
@@ -47,7 +51,10 @@ function belayed(ctx: Context, fault: Fault): boolean {
   });
 }
 
-/** A device that moves along with the person, with no hand on it: one of them is not enough (common practice). In a tree the second attachment is asked for where one works or changes. */
+/**
+ * A device that moves along with the person, with no hand on it: one of them is not enough (common practice). In a tree
+ * the second attachment is asked for where one works or changes.
+ */
 function untended(ctx: Context, fault: Fault): boolean {
   if (fault.kind !== 'device') return false;
   const a = ctx.index.ownerOf(fault.part);
@@ -119,7 +126,10 @@ function oneAttachment(ctx: Context, fault: Fault): Finding {
   );
 }
 
-/** Where every way of being held only waits for something that is not tested, that is said there: "nothing holds" would cry wolf. */
+/**
+ * Where every way of being held only waits for something that is not tested, that is said there: "nothing holds" would
+ * cry wolf.
+ */
 function nothing(model: HoldModel, person: RigPerson, named: boolean): Finding[] {
   const waits =
     model.noHolds.some((s) => s.severity === 'untested') && !model.noHolds.some((s) => s.severity === 'stop');

@@ -33,9 +33,9 @@ interface Via {
 }
 
 /**
- * What holds one person in this rig, from the rig itself and from what was found in it: never from a tick box. A way of being held is a chain
- * from the anchor over the line and its attachment to the harness, through another person where the line, or a link, runs on to one. Needs a set-up in
- * which every part is chosen.
+ * What holds one person in this rig, from the rig itself and from what was found in it: never from a tick box. A way of
+ * being held is a chain from the anchor over the line and its attachment to the harness, through another person where
+ * the line, or a link, runs on to one. Needs a set-up in which every part is chosen.
  */
 export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly Finding[]): HoldModel {
   const { setup, index } = ctx;
@@ -58,7 +58,10 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
     const item = deviceOf(a)?.item;
     return item ? handOffIn(item, ctx.use(a).use) === 'holds' : false;
   };
-  /** The hand of a device counts, with whatever is not known about braking, unless the device is made to assist it in this use. */
+  /**
+   * The hand of a device counts, with whatever is not known about braking, unless the device is made to assist it in
+   * this use.
+   */
   const handInDoubt = (a: Attachment): ElementId[] => {
     const end = deviceOf(a);
     const braker = end?.hand ? index.person(end.hand) : undefined;
@@ -207,7 +210,9 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
     collect(other, owner ? { owner, part: to } : null, linked, new Set([...met, other.id]));
   }
 
-  /** From the end of an attachment to where something is clipped into it: what lies nearer to its wearer need not hold. */
+  /**
+   * From the end of an attachment to where something is clipped into it: what lies nearer to its wearer need not hold.
+   */
   function from({ owner, part }: Via): string[] {
     const at = owner.pieces.findIndex((p) => p.id === part);
     const inner = at < 0 ? owner.pieces : owner.pieces.slice(0, at);

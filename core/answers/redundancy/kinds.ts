@@ -25,7 +25,10 @@ export type FaultKind =
 interface KindFacts {
   /** How it comes about, as examples (common practice). */
   readonly causes: readonly string[];
-  /** What to look at where practice accepts that everything hangs on one of its kind (`practice-single-points`); '' where it never does. */
+  /**
+   * What to look at where practice accepts that everything hangs on one of its kind (`practice-single-points`); ''
+   * where it never does.
+   */
   readonly inspect: string;
   /** As a heading. */
   readonly plain: string;

@@ -2,7 +2,8 @@ import type { ElementId, Sentence, Severity } from '../../foundations/finding/in
 import type { FaultKind } from './kinds.ts';
 
 /*
- * Labels and `says` are plain text, as it was typed where a user names it; `because` may come from a finding, numbers and all.
+ * Labels and `says` are plain text, as it was typed where a user names it; `because` may come from a finding, numbers
+ * and all.
  */
 
 /** One thing that lets go or stops working. */

@@ -8,8 +8,8 @@ import { rappelDoubleFaulty, variedSetups } from '../../samples/index.ts';
 import { hanging, holdsFromRig, minimalCutSets, singlePointsOf } from './index.ts';
 
 /*
- * What holds whom, what can let go and what together leaves nothing, as it was read through for every job: does it hang together as one would say it
- * standing in front of it?
+ * What holds whom, what can let go and what together leaves nothing, as it was read through for every job: does it hang
+ * together as one would say it standing in front of it?
  */
 
 const say = (sentence: Sentence) => renderSentence(sentence, METRIC).replace(/[\u202f\u00a0]/g, ' ');

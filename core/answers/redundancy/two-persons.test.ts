@@ -6,8 +6,8 @@ import { club, filled, SETUPS } from '../../samples/index.ts';
 import { hanging, held, holdsFromRig, minimalCutSets, singlePointsOf, type HoldModel } from './index.ts';
 
 /*
- * Rescuer and casualty in one rig, against a rig that is followed by hand: each way by which somebody hangs is written down here as what must be whole, and every set of up to three faults
- * is tried on both.
+ * Rescuer and casualty in one rig, against a rig that is followed by hand: each way by which somebody hangs is written
+ * down here as what must be whole, and every set of up to three faults is tried on both.
  */
 
 const tube = { ...club.groovedTube, personsRated: 'two' as const };

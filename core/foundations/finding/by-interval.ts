@@ -3,8 +3,9 @@ import { exactly, interval, type Interval } from '../units/index.ts';
 import type { Severity } from './schema.ts';
 
 /**
- * Severity of a value of which more is worse, by the whole of its interval: a best value alone never decides. *Stop* where even the good end is over the limit, *mind* where the best
- * value is over it or comes nearer than the margin, *not tested* where only the bad end is over it and a try decides, clear where the bad end is not.
+ * Severity of a value of which more is worse, by the whole of its interval: a best value alone never decides. *Stop*
+ * where even the good end is over the limit, *mind* where the best value is over it or comes nearer than the margin,
+ * *not tested* where only the bad end is over it and a try decides, clear where the bad end is not.
  */
 export function tooMuch(value: Interval, { stop, mind = stop }: Limits): Severity {
   if (value.low > stop) return 'stop';
@@ -24,8 +25,8 @@ export interface Limits {
 }
 
 /**
- * A strength against the load it has to carry, in one unit, both > 0: *stop* below 1.5 times, *mind* below twice. Nobody tries how much a part holds: where only
- * the bad end is too weak one minds.
+ * A strength against the load it has to carry, in one unit, both > 0: *stop* below 1.5 times, *mind* below twice.
+ * Nobody tries how much a part holds: where only the bad end is too weak one minds.
  */
 export function strengthAgainst(left: Interval | number, load: Interval | number): Severity {
   const [have, carries] = [left, load].map((x) => (typeof x === 'number' ? exactly(x) : x)) as [Interval, Interval];

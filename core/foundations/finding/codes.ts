@@ -4,7 +4,8 @@ import type { SourceId } from '../sources/index.ts';
  * What a finding puts in doubt about the element it is about, when it is not clear:
  * - `holding`: that it holds at all, also when it is only *mind*;
  * - `strength`: that it holds, when it is *stop* or *not tested*; a *mind* leaves it standing;
- * - `broken`: that it holds, when it is *stop*; what was not looked over yet is asked once, and not of everything that hangs on it;
+ * - `broken`: that it holds, when it is *stop*; what was not looked over yet is asked once, and not of everything that
+ *   hangs on it;
  * - `reach`: nothing about itself, but another element can act on it;
  * - `none`: nothing that what holds depends on, or it is said elsewhere.
  */
@@ -20,7 +21,10 @@ export interface FindingCodeEntry {
 
 const row = (title: string, doubts: Doubt, ...sources: SourceId[]): FindingCodeEntry => ({ title, doubts, sources });
 
-/** Every judgement that Zevrin can make, a row each. Codes are stable: they stand in exported files and in check records. */
+/**
+ * Every judgement that Zevrin can make, a row each. Codes are stable: they stand in exported files and in check
+ * records.
+ */
 export const FINDING_CODES = {
   'rig.part-missing': row('A part of the set-up is not chosen', 'none', 'entered'),
   'rig.part-twice': row('One item is chosen for two places', 'none', 'entered'),

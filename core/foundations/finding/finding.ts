@@ -9,8 +9,9 @@ type FindingInput = Omit<Finding, 'sources' | 'numbers' | 'remedy'> &
 export type Case<K extends keyof FindingInput = 'severity' | 'says' | 'remedy'> = Pick<FindingInput, K>;
 
 /**
- * Builds a finding; its sources are those of its code in the register plus any given here. Where one of several cases is found, each case carries its
- * severity, its sentences and its remedy together: `finding({ code, subject }, tooLight ? { … } : { … })`.
+ * Builds a finding; its sources are those of its code in the register plus any given here. Where one of several cases
+ * is found, each case carries its severity, its sentences and its remedy together: `finding({ code, subject }, tooLight
+ * ? { … } : { … })`.
  */
 export function finding<A extends Partial<FindingInput>>(about: A, found: Omit<FindingInput, keyof A>): Finding;
 export function finding(input: FindingInput): Finding;
@@ -38,7 +39,10 @@ export const withSubjects = (findings: readonly Finding[], names: Readonly<Recor
       : f,
   );
 
-/** A key for each finding that stays the same while the set-up changes elsewhere: its code, all it is about, and which one of several alike. */
+/**
+ * A key for each finding that stays the same while the set-up changes elsewhere: its code, all it is about, and which
+ * one of several alike.
+ */
 export function findingKeys(findings: readonly Pick<Finding, 'code' | 'subject'>[]): string[] {
   const seen = new Map<string, number>();
   return findings.map(({ code, subject }) => {
@@ -58,7 +62,9 @@ export const worse = (a: Severity, b: Severity): Severity => (rank(a) <= rank(b)
 export const overall = (findings: readonly { readonly severity: Severity }[]): Severity =>
   findings.length === 0 ? 'untested' : findings.map((f) => f.severity).reduce(worse);
 
-/** Findings from worst to best; of equals what is left when something lets go comes first, the others keep their order. */
+/**
+ * Findings from worst to best; of equals what is left when something lets go comes first, the others keep their order.
+ */
 export const worstFirst = <T extends { readonly severity: Severity; readonly code?: string }>(
   findings: readonly T[],
 ): T[] =>

@@ -21,7 +21,10 @@ export interface RenderedFinding {
   readonly numbers: readonly RenderedNumber[];
 }
 
-/** For what goes into files, tables and the command line: metres, and the words of the texts as most of them are written. */
+/**
+ * For what goes into files, tables and the command line: metres, and the words of the texts as most of them are
+ * written.
+ */
 export const METRIC: Reader = { system: 'metric', words: 'rappel' };
 
 /** Unicode's own marks for a text that is set into another one and is not touched by it (UAX 9, isolates). */
@@ -31,14 +34,14 @@ const ISOLATES = /[\u2068\u2069]/g;
 const SET_IN = /\u2068([^\u2069]*)\u2069/;
 
 /**
- * Text of a user, a name above all, as it goes into a template: it stands there as it was typed, braces included, and keeps its words whatever
- * the reader's are.
+ * Text of a user, a name above all, as it goes into a template: it stands there as it was typed, braces included, and
+ * keeps its words whatever the reader's are.
  */
 export const literal = (text: string): string => `${BEGIN}${text.replace(ISOLATES, '').replaceAll('{', '{{')}${END}`;
 
 /**
- * Fills `{key}` with the best value and `{key~}` with the value and its interval; `{{` is one brace. A key without a number stays as it is:
- * records written before names were quoted hold such texts. A test sees that no rule leaves one.
+ * Fills `{key}` with the best value and `{key~}` with the value and its interval; `{{` is one brace. A key without a
+ * number stays as it is: records written before names were quoted hold such texts. A test sees that no rule leaves one.
  */
 export function fillTemplate(template: string, numbers: readonly FindingNumber[], { system, words }: Reader): string {
   // Every second piece is a literal.
@@ -65,7 +68,10 @@ export const sentence = (template: string, numbers: readonly FindingNumber[] = [
 export const renderSentence = ({ template, numbers }: Sentence, reader: Reader): string =>
   fillTemplate(template, numbers, reader);
 
-/** What a finding says, to stand inside another text: its numbers get names of their own, so that two of them do not meet. */
+/**
+ * What a finding says, to stand inside another text: its numbers get names of their own, so that two of them do not
+ * meet.
+ */
 export function quoted({ says, numbers }: Pick<Finding, 'says' | 'numbers'>, prefix: string): Sentence {
   const own = (key: string) => `${prefix.replace(/\W/g, '_')}__${key}`;
   return {

@@ -22,8 +22,8 @@ export interface FindingNumber {
 }
 
 /**
- * One judgement about one thing. `says`, `because` and `remedy` are templates: `{key}` stands for the number with that key, so
- * that a person reads it in their own units (see `renderFinding`).
+ * One judgement about one thing. `says`, `because` and `remedy` are templates: `{key}` stands for the number with that
+ * key, so that a person reads it in their own units (see `renderFinding`).
  */
 export interface Finding {
   readonly code: FindingCode;
@@ -45,7 +45,10 @@ export const findingNumberSchema = z.object({
   value: intervalSchema,
 });
 
-/** Shape of a finding in a file. Its code is any text: a code that was retired since must not make an old record unreadable. */
+/**
+ * Shape of a finding in a file. Its code is any text: a code that was retired since must not make an old record
+ * unreadable.
+ */
 export const findingSchema = z.object({
   code: z.string().max(80),
   severity: z.enum(SEVERITIES),

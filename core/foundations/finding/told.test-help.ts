@@ -1,8 +1,8 @@
 import { METRIC, renderFinding, type Finding } from './index.ts';
 
 /**
- * Findings as one reads them, a line each and their numbers behind, to be held against a text that somebody has read through: what is computed, what is
- * said of it and about which parts.
+ * Findings as one reads them, a line each and their numbers behind, to be held against a text that somebody has read
+ * through: what is computed, what is said of it and about which parts.
  */
 export const told = (findings: readonly Finding[]): string =>
   findings

@@ -19,7 +19,10 @@ const c = (low: number, best: number, high: number, unit: string, meaning: strin
 const one = (value: number, unit: string, meaning: string, source: SourceId): Constant =>
   c(value, value, value, unit, meaning, source);
 
-/** Every number that is neither entered by a person nor plain mathematics. docs/method.md lists each one; a test keeps it so. */
+/**
+ * Every number that is neither entered by a person nor plain mathematics. docs/method.md lists each one; a test keeps
+ * it so.
+ */
 export const CONSTANTS = {
   // friction
   muRopeOnMetal: c(0.2, 0.25, 0.35, '1', 'friction of a dry, used polyamide rope on light metal', 'memory-friction'),

@@ -1,4 +1,7 @@
-/** Keys of the register of sources. They are stable: they stand in exported files. Titles and notes are in `register.ts`. */
+/**
+ * Keys of the register of sources. They are stable: they stand in exported files. Titles and notes are in
+ * `register.ts`.
+ */
 export const SOURCE_IDS = [
   'euler-eytelwein',
   'standard-gravity',

@@ -32,7 +32,8 @@ describe('interval', () => {
     );
   });
 
-  // JCGM 100:2008 (GUM) 5.1: relative errors of a product combine as the root of the sum of squares: 3 % and 4 % give 5 %.
+  // JCGM 100:2008 (GUM) 5.1: relative errors of a product combine as the root of the sum of squares: 3 % and 4 % give 5
+  // %.
   it('combines independent relative errors as 3, 4, 5', () => {
     const product = timesIndependent(interval(0.97, 1, 1.03), interval(9.6, 10, 10.4));
     expect(product.best).toBeCloseTo(10, 12);

@@ -49,8 +49,8 @@ export function allowedUnits(quantity: Quantity): string {
 }
 
 /**
- * Reads a length, mass, force or ratio typed by a person, in any unit of that quantity: "9.5", "9,5 mm", "3/8 in",
- * "1 1/2 in", "5 ft 6 in", "185 lb". A bare number takes the preferred unit of `system`; a bare fraction of a diameter is
+ * Reads a length, mass, force or ratio typed by a person, in any unit of that quantity: "9.5", "9,5 mm", "3/8 in", "1
+ * 1/2 in", "5 ft 6 in", "185 lb". A bare number takes the preferred unit of `system`; a bare fraction of a diameter is
  * inches where those are the units, and asked about where they are not.
  * @returns the value in the unit in which the core keeps the quantity, or why the text was refused. Never throws.
  */

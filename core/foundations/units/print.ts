@@ -1,7 +1,9 @@
 import { isSpread, type Interval } from './interval.ts';
 import { MM_PER_INCH, QUANTITIES, type Quantity, type UnitSystem } from './quantity.ts';
 
-/** Closest sixteenth of an inch when the diameter lies within 0.02 mm of it (finer than any caliper reading of a rope). */
+/**
+ * Closest sixteenth of an inch when the diameter lies within 0.02 mm of it (finer than any caliper reading of a rope).
+ */
 const FRACTION_TOLERANCE_MM = 0.02;
 
 function sixteenths(diameterMm: number): string | undefined {
@@ -27,9 +29,15 @@ export function printNumber(value: number, quantity: Quantity, system: UnitSyste
   return (Number(text) === 0 ? text.replace('-', '') : text).replace('-', '−');
 }
 
-/** Nobody reads more decimals than these, or than one more than usual, off anything: they are the rest of a calculation, as of 3/8 in (9.525 mm). */
+/**
+ * Nobody reads more decimals than these, or than one more than usual, off anything: they are the rest of a calculation,
+ * as of 3/8 in (9.525 mm).
+ */
 const READ_DECIMALS = 2;
-/** The number without its unit, in the metric unit, as it can have been entered: with more decimals than `printNumber` where they say it exactly. */
+/**
+ * The number without its unit, in the metric unit, as it can have been entered: with more decimals than `printNumber`
+ * where they say it exactly.
+ */
 export function enteredNumber(value: number, quantity: Quantity): string {
   const { units, preferred } = QUANTITIES[quantity];
   const { unit, decimals } = preferred.metric;
@@ -73,8 +81,8 @@ export function printInterval(range: Interval, quantity: Quantity, system: UnitS
 const secondDigit = (x: number): number => Math.floor(Math.log10(Math.abs(x))) - 1;
 
 /**
- * An interval in running text: its best value to two significant digits, the ends to the same place, "13 m (7 to 26)". Diameters keep their tenth of a millimetre: a limit hangs on
- * it. Without spread it is `printQuantity`.
+ * An interval in running text: its best value to two significant digits, the ends to the same place, "13 m (7 to 26)".
+ * Diameters keep their tenth of a millimetre: a limit hangs on it. Without spread it is `printQuantity`.
  */
 export function printRounded(range: Interval, quantity: Quantity, system: UnitSystem): string {
   const { units, preferred } = QUANTITIES[quantity];

@@ -1,8 +1,9 @@
 import type { UnitSystem } from '../units/index.ts';
 
 /**
- * The words of the trade that differ from place to place, in one table: every text is written once, with whichever word, and shown in the words of
- * the reader. A row holds the forms in the order of VOCABULARIES; longer terms stand before the shorter ones they contain.
+ * The words of the trade that differ from place to place, in one table: every text is written once, with whichever
+ * word, and shown in the words of the reader. A row holds the forms in the order of VOCABULARIES; longer terms stand
+ * before the shorter ones they contain.
  */
 export const VOCABULARIES = {
   rappel: { label: 'Rappel, carabiner, belay loop, color', system: 'imperial' },

@@ -25,8 +25,8 @@ function pathOf(place: Place): string {
 }
 
 /**
- * What is too large or too deep to be looked at closely, before anything is. Walks without calling itself, so that no file can bring it
- * down by its depth.
+ * What is too large or too deep to be looked at closely, before anything is. Walks without calling itself, so that no
+ * file can bring it down by its depth.
  */
 export function outOfBounds(root: object): FileIssue | null {
   const stack: Place[] = [{ value: root, in: null, key: '', depth: 0 }];

@@ -1,7 +1,8 @@
 import type { Workspace } from './documents.ts';
 
 /*
- * What a workspace consists of, without the schemas: a page that has only to know which collections there are does not load those.
+ * What a workspace consists of, without the schemas: a page that has only to know which collections there are does not
+ * load those.
  */
 
 export type Collection = keyof Workspace;

@@ -1,4 +1,6 @@
-/** What is wrong in a file, and exactly where. `path` reads like `workspace.items[3].lengthM`, '' for the whole file. */
+/**
+ * What is wrong in a file, and exactly where. `path` reads like `workspace.items[3].lengthM`, '' for the whole file.
+ */
 export interface FileIssue {
   readonly path: string;
   readonly read: string;

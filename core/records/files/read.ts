@@ -55,7 +55,9 @@ const KNEW: Readonly<Record<number, { readonly kinds: readonly string[]; readonl
 const LISTS = 3;
 const isRig = (setup: unknown): boolean => isObject(setup) && 'attachments' in setup;
 
-/** A file that says an older version than it was written by: bringing it up would drop what that version did not know. */
+/**
+ * A file that says an older version than it was written by: bringing it up would drop what that version did not know.
+ */
 function mislabelled(document: Readonly<Record<string, unknown>>, version: number): FileResult<never> | null {
   const knew = KNEW[version];
   if (!knew) return null;
@@ -87,8 +89,8 @@ function notJson({ message }: Error, text: string): string {
 }
 
 /**
- * Reads a `*.zevrin.json` file whole or not at all. Older versions are migrated; a newer one is refused with the version found and
- * the one supported. Never throws.
+ * Reads a `*.zevrin.json` file whole or not at all. Older versions are migrated; a newer one is refused with the
+ * version found and the one supported. Never throws.
  *
  * @param onEntry hears how many entries of a workspace are checked.
  */

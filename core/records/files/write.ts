@@ -4,8 +4,8 @@ import { documentSchema, type Document, type Workspace } from './documents.ts';
 import { FORMAT, VERSION } from './version.ts';
 
 /**
- * Prints in the key order of the schema, so that the same data is always the same text. Data that a later bug made invalid is
- * written as it is: nobody loses it because it does not fit.
+ * Prints in the key order of the schema, so that the same data is always the same text. Data that a later bug made
+ * invalid is written as it is: nobody loses it because it does not fit.
  */
 function print(document: Document): string {
   const parsed = documentSchema.safeParse(document);

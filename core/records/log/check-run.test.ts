@@ -119,7 +119,8 @@ describe('a check', () => {
       fc.property(fc.array(event, { maxLength: 60 }), (events) => {
         const record = events.reduce((r, e) => saw(r, e.index, e.who, e.good), start('face-to-face'));
         const ended = endCheck(record, 'complete', AT);
-        // Oracle from scratch: no repair happened, so an item is done when it never got a wrong answer and both gave the right one.
+        // Oracle from scratch: no repair happened, so an item is done when it never got a wrong answer and both gave
+        // the right one.
         const done = items.every((_, i) => {
           const mine = events.filter((e) => e.index === i);
           return mine.every((e) => e.good) && new Set(mine.map((e) => e.who)).size === 2;

@@ -17,7 +17,10 @@ export const sawEvent = (item: CheckItem, who: Who, answer: string, at: string):
   at,
 });
 
-/** `at`, or when the record last heard something: a clock that is set back during a check makes no answer older than the one before it. */
+/**
+ * `at`, or when the record last heard something: a clock that is set back during a check makes no answer older than the
+ * one before it.
+ */
 const notBefore = ({ events, startedAt }: CheckRecord, at: string): string => {
   const last = events.at(-1)?.at ?? startedAt;
   return Date.parse(at) < Date.parse(last) ? last : at;
@@ -30,8 +33,8 @@ export const withEvent = (record: CheckRecord, event: CheckEvent): CheckRecord =
     : record;
 
 /**
- * Something was put right: its item opens again, and with it what belongs to the same system and was already answered by anybody. What failed
- * beside it stays failed until it is put right itself.
+ * Something was put right: its item opens again, and with it what belongs to the same system and was already answered
+ * by anybody. What failed beside it stays failed until it is put right itself.
  */
 export function putRight(record: CheckRecord, item: CheckItem, note: string, at: string): CheckRecord {
   const touched = againAfter(item, record).filter((other) => itemStatus(record, other).confirmed.length > 0);
@@ -47,7 +50,10 @@ export function endCheck(record: CheckRecord, outcome: 'complete' | 'abandoned',
   return { ...record, outcome, endedAt: notBefore(record, at) };
 }
 
-/** Names of the two who check each other: who hangs first, and who belays, follows or comes along. null: nobody is chosen. */
+/**
+ * Names of the two who check each other: who hangs first, and who belays, follows or comes along. null: nobody is
+ * chosen.
+ */
 export const checkers = ({ persons }: CheckRecord['setup']): { climber: string | null; partner: string | null } => {
   const [first, ...others] = persons;
   const other = others.find((p) => p.role === 'belayer') ?? others[0];

@@ -16,8 +16,9 @@ export type CheckMode = 'alone' | 'face-to-face';
 export const confirmers = (mode: CheckMode): readonly Who[] => (mode === 'alone' ? ['climber'] : WHO);
 
 /**
- * State of one item, replayed from the events: an unexpected answer fails it; what somebody accepts by name counts as confirmed by them; only a repair opens it again, and then everybody
- * confirms anew; so they do what is looked at again because something beside it was put right. Answers given while it is failed do not count.
+ * State of one item, replayed from the events: an unexpected answer fails it; what somebody accepts by name counts as
+ * confirmed by them; only a repair opens it again, and then everybody confirms anew; so they do what is looked at again
+ * because something beside it was put right. Answers given while it is failed do not count.
  */
 export function itemStatus(
   record: { readonly mode: CheckMode; readonly events: readonly CheckEvent[] },

@@ -3,7 +3,10 @@ import type { CheckEvent } from './events.ts';
 /** Nobody looks, touches and reads three answers in less, ms. */
 const LEAST_MS = 2000;
 
-/** Answers that came within two seconds of what happened before: nobody can have looked. Two people answer side by side, each at their own pace. */
+/**
+ * Answers that came within two seconds of what happened before: nobody can have looked. Two people answer side by side,
+ * each at their own pace.
+ */
 export function quickAnswers({
   events,
   startedAt,

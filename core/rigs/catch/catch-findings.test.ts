@@ -258,7 +258,8 @@ describe('geometry', () => {
     expect(fallOf(SCENARIO, BEST).freeFallM).toBe(4.5);
     expect(fallOf(asking({ climberM: 6 }), BEST).freeFallM).toBe(0.5);
   });
-  // From memory, with their intervals: damping 0.08 / 0.15 / 0.25 of the critical one, stepping up at 0.8 / 1.5 / 2.2 m/s.
+  // From memory, with their intervals: damping 0.08 / 0.15 / 0.25 of the critical one, stepping up at 0.8 / 1.5 / 2.2
+  // m/s.
   it.each([
     [0, 0.08, 0.8],
     [0.5, 0.15, 1.5],

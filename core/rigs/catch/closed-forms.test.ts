@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { belayerLiftM } from './index.ts';
 
-// Worked by hand: h 4.5 m, r 1.8, masses of climber and belayer; the closed form of two masses joined by a rope after the jerk.
+// Worked by hand: h 4.5 m, r 1.8, masses of climber and belayer; the closed form of two masses joined by a rope after
+// the jerk.
 describe('belayerLiftM', () => {
   it.each([
     [80, 80, 2.0],
@@ -23,7 +24,8 @@ describe('belayerLiftM', () => {
       fc.property(kg, kg, ratio, fall, (m1, m2, r, h) => {
         fc.pre(m1 < r * m2 * 0.95);
         const y = belayerLiftM(h, m1, m2, r);
-        // After the jerk both move at u; the climber sinks by y and pulls with m1 g, the belayer with the friction holds with r m2 g.
+        // After the jerk both move at u; the climber sinks by y and pulls with m1 g, the belayer with the friction
+        // holds with r m2 g.
         const u2 = (2 * 9.80665 * h) / (1 + (r * m2) / m1) ** 2;
         expect(((m1 + r * m2) * u2) / 2).toBeCloseTo((r * m2 - m1) * 9.80665 * y, 6);
       }),

@@ -6,13 +6,19 @@ export interface Fall {
   readonly climberKg: number;
   /** With gear, kg, > 0. Nobody who is `fixed` is asked for a mass. */
   readonly belayerKg: number;
-  /** Rope without load between the tie-in and the last runner, m, > 0. Without runners: the whole rope, and `belayerSideM` 0. */
+  /**
+   * Rope without load between the tie-in and the last runner, m, > 0. Without runners: the whole rope, and
+   * `belayerSideM` 0.
+   */
   readonly climberSideM: number;
   /** Rope without load between the last runner and the device, m, >= 0. */
   readonly belayerSideM: number;
   /** Free fall before the rope comes tight, h, m, >= 0. */
   readonly freeFallM: number;
-  /** Force on the climber's side of the runners over the force on the belayer's, while rope runs towards the climber; r >= 1. */
+  /**
+   * Force on the climber's side of the runners over the force on the belayer's, while rope runs towards the climber; r
+   * >= 1.
+   */
   readonly ratio: number;
   /** How the rope gives. */
   readonly rope: TwoSprings;
@@ -32,7 +38,10 @@ export interface Fall {
   readonly deviceM: number;
   /** First runner above the ground the belayer stands on, m; the pull on the belayer goes there. */
   readonly firstPieceM: number;
-  /** How far the climber can go down after the rope came tight until the feet touch ground or ledge, m; Infinity: as far as one likes. */
+  /**
+   * How far the climber can go down after the rope came tight until the feet touch ground or ledge, m; Infinity: as far
+   * as one likes.
+   */
   readonly roomM: number;
 }
 

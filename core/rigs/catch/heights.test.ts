@@ -98,7 +98,8 @@ describe('a led route, clip by clip', () => {
     const clips = heightsOf(s, 20).spots.filter((x) => x.clippingM !== null);
     expect(clips.map((c) => c.clippingM)).toEqual([5, 8]);
     for (const c of clips) expect(c.climberM).toBeCloseTo(c.clippingM! - s.reachM, 9);
-    // The second clip by hand: 1.4 m above the first, 1.2 m pulled up, slack and stretch: deeper than the feet are high.
+    // The second clip by hand: 1.4 m above the first, 1.2 m pulled up, slack and stretch: deeper than the feet are
+    // high.
     const close = lead({}, { piecesM: [3, 5, 6, 7, 8], belayer: 'anchored' });
     expect(said(close).severity).toBe('stop');
     expect(renderFinding(said(close), METRIC).says).toMatch(/^A fall while you clip the piece at 5.m can reach/);

@@ -32,8 +32,9 @@ const PLACES = 24;
 const EVERY_M = 0.75;
 
 /**
- * The whole wall instead of one moment: on a top rope every height, on a led route every clip, with the slack that is pulled up for it (twice the reach above the harness), and the
- * way between. Until a first piece is clipped a fall from the ground ends on the ground. The same draws at every place: places are compared, not chances.
+ * The whole wall instead of one moment: on a top rope every height, on a led route every clip, with the slack that is
+ * pulled up for it (twice the reach above the harness), and the way between. Until a first piece is clipped a fall from
+ * the ground ends on the ground. The same draws at every place: places are compared, not chances.
  */
 export function heightsOf(scenario: Scenario, runs = RUNS_EACH, seed = 1): Heights {
   const spots = placesOf(scenario)
@@ -95,7 +96,10 @@ function placesOf(scenario: Scenario): Place[] {
 /** Nobody climbs higher than this below the anchor of a top rope, m. */
 const TOP_ROPE_END_M = 0.5;
 
-/** Heights of the pieces as they are asked about, m: those of the route from the first one on, with the ones that were entered for this moment. */
+/**
+ * Heights of the pieces as they are asked about, m: those of the route from the first one on, with the ones that were
+ * entered for this moment.
+ */
 function piecesOf({ question: q, piecesM }: Scenario): number[] {
   const asked = [q.firstPieceM, q.secondPieceM ?? q.lastPieceM, q.lastPieceM];
   return [...new Set([...asked, ...piecesM.filter((m) => m > q.firstPieceM)])].sort((a, b) => a - b);

@@ -2,7 +2,10 @@ import { z } from 'zod';
 import { choice, measure } from '../../things/gear/index.ts';
 import { threshold } from '../../foundations/sources/index.ts';
 
-/** The moment that is asked about: where everybody is when the climber lets go. Heights above the ground or the stance the belayer stands on. */
+/**
+ * The moment that is asked about: where everybody is when the climber lets go. Heights above the ground or the stance
+ * the belayer stands on.
+ */
 export const fallQuestionSchema = z.strictObject({
   from: choice({ ground: 'On the ground', stance: 'At a stance, tied to its anchor' }, 'Where the belayer is'),
   clipped: choice(

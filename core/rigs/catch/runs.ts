@@ -41,8 +41,9 @@ export interface CatchRuns {
 }
 
 /**
- * Numbers between 0 and 1 that are the same for the same seed: 32 bits of a counter, mixed (the multipliers are those of the finaliser that
- * Stafford tabulated as no. 13, cut to 32 bits). Enough for ten thousand draws of six; not for secrets.
+ * Numbers between 0 and 1 that are the same for the same seed: 32 bits of a counter, mixed (the multipliers are those
+ * of the finaliser that Stafford tabulated as no. 13, cut to 32 bits). Enough for ten thousand draws of six; not for
+ * secrets.
  */
 export function seeded(seed: number): () => number {
   let state = seed >>> 0;

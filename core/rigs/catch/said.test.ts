@@ -32,7 +32,8 @@ const RIGS: readonly Partial<Scenario>[] = [
 const words = ({ code, severity, says, because, remedy, numbers }: Finding): string =>
   `${code} ${severity}: ${says.replace(/\d+ of 100/, 'N of 100')} | ${because} | ${remedy} | ${numbers.map((n) => n.key).join()}`;
 
-// Read when it changes: every sentence of the page of the fall, with the severity it comes with and the numbers it brings.
+// Read when it changes: every sentence of the page of the fall, with the severity it comes with and the numbers it
+// brings.
 it('says these things, and no others', () => {
   const said = new Set<string>();
   for (const rig of RIGS)

@@ -65,8 +65,8 @@ export const drawOf = (random: () => number): Draw => ({
 export const BEST: Draw = { rope: 0.5, slip: 0.5, ratio: 0.5, damping: 0.5, step: 0.5, slack: 0.5 };
 
 /**
- * Value of an interval at a share between 0 and 1 under a triangle: low at 0, high at 1, most often near the best value. At the share 0.5 the best
- * value itself, so that "best" means the same everywhere.
+ * Value of an interval at a share between 0 and 1 under a triangle: low at 0, high at 1, most often near the best
+ * value. At the share 0.5 the best value itself, so that "best" means the same everywhere.
  */
 export function valueAt({ low, best, high }: Interval, share: number): number {
   if (share === 0.5 || high === low) return best;
@@ -102,7 +102,9 @@ function fallToGround(scenario: Scenario, draw: Draw): Fall {
   };
 }
 
-/** A fall that nothing but the belay holds: the whole rope out is between climber and device, and it runs over nothing. */
+/**
+ * A fall that nothing but the belay holds: the whole rope out is between climber and device, and it runs over nothing.
+ */
 function fallPast({ question: q, climberKg, belayerKg, slipPastKn, springs, deviceOn }: Scenario, draw: Draw): Fall {
   const slackM = valueAt(slackOf(q), draw.slack);
   const aboveM = Math.max(0, q.climberM - DEVICE_HEIGHT_M);
@@ -166,7 +168,10 @@ export const clearanceM = ({ roomM }: Fall, { downM, reachedGround }: Caught): n
 export const palmJ = (scenario: Scenario, draw: Draw, { slipM }: Caught): number =>
   scenario.handN ? valueAt(scenario.handN, draw.slip) * slipM : 0;
 
-/** Ways to make a fall of this kind end better, as changes of the scenario; null: it is so already, or it cannot be done here. */
+/**
+ * Ways to make a fall of this kind end better, as changes of the scenario; null: it is so already, or it cannot be done
+ * here.
+ */
 export const REMEDIES = {
   'early-piece': {
     label: 'Clip a good piece before leaving the stance',

@@ -80,7 +80,8 @@ describe('closed forms', () => {
     within(run({ ...one, freeFallM: 1.5 }).climberN, 4350, 1.5e-3);
     within(run({ ...one, freeFallM: 0 }).climberN, 2006, 1.5e-3);
   });
-  // A climber of 84 kg at 4.5 m below an anchor at 20 m, device at 1 m, slack 0.3 m, 8 %: tie-in at 1.38, 1.94 and 2.14 m.
+  // A climber of 84 kg at 4.5 m below an anchor at 20 m, device at 1 m, slack 0.3 m, 8 %: tie-in at 1.38, 1.94 and 2.14
+  // m.
   it.each([
     [1, 1.38],
     [1.6, 1.94],
@@ -116,7 +117,8 @@ describe('closed forms', () => {
   });
 });
 
-// Worked by hand: simulation with 15 % damping; figures as printed, so to half a unit of the last place and a little for another integrator.
+// Worked by hand: simulation with 15 % damping; figures as printed, so to half a unit of the last place and a little
+// for another integrator.
 describe('the worked example with 15 % damping', () => {
   const free = { ...DAMPED, belayer: 'free' } as const;
   it('fixed: 4.97 kN', () => within(run(DAMPED).climberN, 4970, 0.005));
@@ -198,7 +200,8 @@ describe('energy', () => {
 });
 
 describe('against an independent solver (extrapolation of Gragg, Bulirsch and Stoer: package odex)', () => {
-  // Until the climber turns, rope only runs towards the climber over the runner: there the model is an ordinary differential equation.
+  // Until the climber turns, rope only runs towards the climber over the runner: there the model is an ordinary
+  // differential equation.
   it.each([
     ['damped, belayer steps up, straight below', { stepUpMPerS: 1.5 }],
     [

@@ -7,14 +7,20 @@ const G = STANDARD_GRAVITY_M_PER_S2;
 const DEVICE_AND_ARM_M = threshold('deviceAndArmM');
 const AT_THE_WALL_M = threshold('atTheWallM');
 const SHOE = threshold('shoeGrip');
-/** A step turns the fastest swing by at most this, rad: peak forces are then right to (0.05)^2 / 24, one part in ten thousand. */
+/**
+ * A step turns the fastest swing by at most this, rad: peak forces are then right to (0.05)^2 / 24, one part in ten
+ * thousand.
+ */
 const STEP_RAD = 0.05;
 /** Nor is a step longer, s: the belayer's way is followed to within a centimetre or two at any speed met here. */
 const STEP_S = 0.004;
 /** What has not come to rest by then is called unfinished, s. */
 const LONGEST_S = 12;
 
-/** Way of the device to the first runner, m, never below 0: sqrt(x^2 + (h1 - hb)^2) - 0.5. Check x 1, h1 3, hb 1: 1.74 m. */
+/**
+ * Way of the device to the first runner, m, never below 0: sqrt(x^2 + (h1 - hb)^2) - 0.5. Check x 1, h1 3, hb 1: 1.74
+ * m.
+ */
 export const wayToPieceM = ({
   besideM,
   firstPieceM,
@@ -23,8 +29,9 @@ export const wayToPieceM = ({
   Math.max(0, Math.hypot(besideM, firstPieceM - deviceM) - DEVICE_AND_ARM_M);
 
 /**
- * Force on the side of a runner that is pulled through, N, while both sides together are stretched by `stretchM` and the other one carries 1 / r of it: the side that carries
- * more passes its knee first. The other one has `otherM` of rope.
+ * Force on the side of a runner that is pulled through, N, while both sides together are stretched by `stretchM` and
+ * the other one carries 1 / r of it: the side that carries more passes its knee first. The other one has `otherM` of
+ * rope.
  */
 function sharedN(
   { firstN, secondN, kneeN }: TwoSprings,
@@ -43,12 +50,14 @@ function sharedN(
 }
 
 /**
- * One fall, from the moment the rope comes tight until climber and belayer have both turned. Two bodies; the rope two springs in a row of loads, with a damper, on each
- * side of the last runner, with dry friction over the runners (rope moves only where the forces on both sides differ by more than the ratio) and
- * in the device above its slip force; the belayer a point that the rope pulls towards the first runner, standing on the ground with shoes that
- * hold, stopped by the wall, by a tether and by the runner. Leapfrog in time; friction by return to the limit in every step.
+ * One fall, from the moment the rope comes tight until climber and belayer have both turned. Two bodies; the rope two
+ * springs in a row of loads, with a damper, on each side of the last runner, with dry friction over the runners (rope
+ * moves only where the forces on both sides differ by more than the ratio) and in the device above its slip force; the
+ * belayer a point that the rope pulls towards the first runner, standing on the ground with shoes that hold, stopped by
+ * the wall, by a tether and by the runner. Leapfrog in time; friction by return to the limit in every step.
  *
- * Not in it: swing of the climber, rock under foot, knots drawing tight, rope over an edge, the body's own give, a hand that lets go.
+ * Not in it: swing of the climber, rock under foot, knots drawing tight, rope over an edge, the body's own give, a hand
+ * that lets go.
  *
  * @param each called for every moment, from the first one on; for drawings and tests.
  * @param untilS when given, it is followed so long, whatever has come to rest.
@@ -119,7 +128,8 @@ export function simulateCatch(fall: Fall, each?: (moment: CatchMoment) => void, 
         t1 = slipN;
       }
       t2 = t1;
-      // Rope that runs through the device with less than the climber weighs never stops before the ground does: nobody who looks on waits for it.
+      // Rope that runs through the device with less than the climber weighs never stops before the ground does: nobody
+      // who looks on waits for it.
       if (!each && t1 === slipN && slipN < m1 * G && v > 0 && roomM < Infinity) {
         caught.reachedGround = true;
         // All of the way but what the rope is stretched by.

@@ -19,14 +19,20 @@ import { claimOf, type Judge } from './judge.ts';
 const CARRIED: ReadonlySet<Role> = new Set<Role>(['climber', 'second', 'casualty', 'rescuer']);
 export const carried = ({ setup }: Context): RigPerson[] => setup.persons.filter((p) => CARRIED.has(p.role));
 
-/** Points of a harness that hold a whole person. The leg loop holds what a brake hand lets go, the others keep a body or a foot in its place. */
+/**
+ * Points of a harness that hold a whole person. The leg loop holds what a brake hand lets go, the others keep a body or
+ * a foot in its place.
+ */
 const FULL_STRENGTH: ReadonlySet<string> = new Set(['belay-loop', 'tie-in', 'bridge']);
 const HOLDS_BACKUP: ReadonlySet<string> = new Set(['leg-loop']);
 
 const wornBy = (a: Attachment, p: RigPerson): boolean => a.root.kind === 'harness' && a.root.person === p.id;
 const pointOf = (a: Attachment): string | null => (a.root.kind === 'harness' ? a.root.point : null);
 
-/** Does it lead from this person to something that holds: on a point of full strength, to a rope, an anchor or another part? */
+/**
+ * Does it lead from this person to something that holds: on a point of full strength, to a rope, an anchor or another
+ * part?
+ */
 const carries = (a: Attachment, p: RigPerson, ctx: Context): boolean =>
   wornBy(a, p) &&
   a.use === 'carries' &&
@@ -34,7 +40,10 @@ const carries = (a: Attachment, p: RigPerson, ctx: Context): boolean =>
   a.end.kind !== 'hand' &&
   !belaysFromHarness(ctx.index, a);
 
-/** Everybody whom the job carries is attached, on a point that holds them. Read from a file, a link or a code a rig can say anything. */
+/**
+ * Everybody whom the job carries is attached, on a point that holds them. Read from a file, a link or a code a rig can
+ * say anything.
+ */
 export const attachedJudge: Judge = {
   id: 'attached',
   subjects: (ctx) => carried(ctx).map((p) => p.id),
@@ -105,7 +114,10 @@ export const pointJudge: Judge = {
   reads: (ref, ctx) => [ctx.attachment(ref).end.id],
 };
 
-/** A device may be used for another job than that of the set-up, such as a belay from above beside a rappel; it must be one that its place allows. */
+/**
+ * A device may be used for another job than that of the set-up, such as a belay from above beside a rappel; it must be
+ * one that its place allows.
+ */
 function usedFor(a: Attachment, ctx: Context): Finding[] {
   if (a.job === null || !deviceOf(a)) return [];
   const place: DevicePlace = a.root.kind === 'anchor' ? 'anchor' : belaysFromHarness(ctx.index, a) ? 'belayer' : 'own';
@@ -227,7 +239,8 @@ function byHand(a: Attachment, ctx: Context): Finding[] {
   }
   const hand = ctx.index.person(end.hand);
   const wearer = a.root.kind === 'harness' ? a.root.person : null;
-  // At an anchor somebody brakes who does not hang on that rope; on a harness it is who wears it. A motionless casualty has no hand of their own.
+  // At an anchor somebody brakes who does not hang on that rope; on a harness it is who wears it. A motionless casualty
+  // has no hand of their own.
   const reaches =
     wearer === null
       ? !hangingBy(ctx.index, a).some((p) => p.id === end.hand)

@@ -10,7 +10,10 @@ export interface CallWord {
   readonly sign: string;
 }
 
-/** The calls between who climbs and who belays, in the order of a pitch: common practice, and to be agreed anew by every two people. */
+/**
+ * The calls between who climbs and who belays, in the order of a pitch: common practice, and to be agreed anew by every
+ * two people.
+ */
 export const CALL_WORDS: Readonly<Record<CallId, CallWord>> = {
   'on-belay': {
     word: 'On belay',

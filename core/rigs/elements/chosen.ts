@@ -94,7 +94,10 @@ function slotOf(setup: Setup, thing: Thing): Slot | null {
 const usesHarness = (setup: Setup, person: ElementId) =>
   setup.attachments.some((a) => a.root.kind === 'harness' && a.root.person === person);
 
-/** Every place of a rig, in the order in which one chooses: people, harness, ropes, then from the device down to the hitch. */
+/**
+ * Every place of a rig, in the order in which one chooses: people, harness, ropes, then from the device down to the
+ * hitch.
+ */
 export function slotsOf(setup: Setup): readonly Slot[] {
   const slots = slotsKnown.get(setup) ?? thingsOf(setup).flatMap((thing) => slotOf(setup, thing) ?? []);
   slotsKnown.set(setup, slots);

@@ -40,8 +40,8 @@ import { constant } from '../../foundations/sources/index.ts';
 import { exactly, type Interval } from '../../foundations/units/index.ts';
 
 /**
- * A set-up as the judges see it: its index, and the figures that several of them share, each computed once and only when asked for. Every
- * figure is null while a part it needs is not chosen.
+ * A set-up as the judges see it: its index, and the figures that several of them share, each computed once and only
+ * when asked for. Every figure is null while a part it needs is not chosen.
  */
 export interface Context {
   readonly setup: Setup;
@@ -190,11 +190,17 @@ export function contextOf(setup: Setup): Context {
   };
 }
 
-/** Parts that the load of an attachment depends on: where somebody can fall, or slack comes in, the rope and where it slips. */
+/**
+ * Parts that the load of an attachment depends on: where somebody can fall, or slack comes in, the rope and where it
+ * slips.
+ */
 export const loadParts = ({ index, use }: Context, a: Attachment): ElementId[] =>
   JOB_FACTS[use(a).use].fallFactor === null ? [] : [a.end.id, ...ropeIdsOf(index, a.end)];
 
-/** A hand brakes here: not a device that holds by itself, and not the catch of a fall, which is another matter than holding. */
+/**
+ * A hand brakes here: not a device that holds by itself, and not the catch of a fall, which is another matter than
+ * holding.
+ */
 export function brakes(a: Attachment, use: UseCase): boolean {
   const end = deviceOf(a);
   return Boolean(end?.item && end.hand !== null && !use.fall && !inGuideMode(end.item, use.use));

@@ -183,7 +183,8 @@ function ledUnknown(a: Attachment, ctx: Context): Finding[] {
   const end = deviceOf(a);
   if (a.root.kind !== 'anchor' || !end?.item || !brakes(a, ctx.use(a))) return [];
   const { brakeLed, brakeAngleDeg } = end;
-  // Straight down is no bend, led up and over is the most there is: an angle on the other side of a right angle is a mistake of one of them.
+  // Straight down is no bend, led up and over is the most there is: an angle on the other side of a right angle is a
+  // mistake of one of them.
   const contradicts =
     brakeAngleDeg !== null &&
     ((brakeLed === 'below' && brakeAngleDeg > 90) || (brakeLed === 'redirected' && brakeAngleDeg < 90));

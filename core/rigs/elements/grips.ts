@@ -1,7 +1,10 @@
 import { deviceOf, hitchOf, type Attachment } from '../rig/index.ts';
 import type { Context } from './context.ts';
 
-/** What a person wears that grips the rope by itself, with no hand on it: a grab, a clamp, a hitch that is not tied behind a device that a hand brakes. */
+/**
+ * What a person wears that grips the rope by itself, with no hand on it: a grab, a clamp, a hitch that is not tied
+ * behind a device that a hand brakes.
+ */
 export const gripsByItself = (a: Attachment, ctx: Context): boolean => {
   if (a.use === 'aid' || a.root.kind !== 'harness') return false;
   const device = deviceOf(a);

@@ -109,7 +109,9 @@ export const crossedJudge: Judge = {
   reads: (ref) => [ref],
 };
 
-/** Whoever arrives is clipped to the anchor; the strand that leaves the device must not be led up and loaded meanwhile. */
+/**
+ * Whoever arrives is clipped to the anchor; the strand that leaves the device must not be led up and loaded meanwhile.
+ */
 export const arrivingJudge: Judge = {
   id: 'arriving',
   subjects: subjects(guides),

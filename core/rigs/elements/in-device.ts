@@ -54,7 +54,10 @@ export const camJudge: Judge = {
   reads: (ref) => [ref],
 };
 
-/** Of two grooves the rope lies in the one that its diameter asks for. Which that is stands in the instructions; what is plain is said here. */
+/**
+ * Of two grooves the rope lies in the one that its diameter asks for. Which that is stands in the instructions; what is
+ * plain is said here.
+ */
 export const grooveJudge: Judge = {
   id: 'groove',
   subjects: asked(hasGrooves),

@@ -8,8 +8,9 @@ export const claimOf = (ref: ElementId, question: string): Claim => `${ref}:${qu
 export const claimOfPair = (a: ElementId, b: ElementId, question = 'together'): Claim => `${a}+${b}:${question}`;
 
 /**
- * Judges one kind of element, or of touching pair. A judge is pure: the same subject in the same context gives the same findings.
- * `claims` are the questions that it answers for that subject, whatever the answer; what no judge claims is *Not tested*.
+ * Judges one kind of element, or of touching pair. A judge is pure: the same subject in the same context gives the same
+ * findings. `claims` are the questions that it answers for that subject, whatever the answer; what no judge claims is
+ * *Not tested*.
  */
 export interface Judge {
   readonly id: string;

@@ -24,8 +24,9 @@ const toldOf = (findings: readonly Finding[]): string[] =>
   );
 
 /**
- * Of each sample all its lines; of each variation those that its sample does not have and, with a minus, those that it has and the variation has
- * not. Where a variation does the same to several samples it stands once, with all their names.
+ * Of each sample all its lines; of each variation those that its sample does not have and, with a minus, those that it
+ * has and the variation has not. Where a variation does the same to several samples it stands once, with all their
+ * names.
  */
 export function byVariation(linesOf: (setup: Setup) => readonly string[]): [names: string, lines: string][] {
   const samples = new Map<string, readonly string[]>();

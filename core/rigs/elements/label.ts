@@ -20,7 +20,10 @@ const labelled = ({ setup }: Context): { readonly ref: ElementId; readonly item:
   }),
 ];
 
-/** What is entered of a rope or cord and cannot all be true: which of it is wrong is not known, and everything else rests on it. */
+/**
+ * What is entered of a rope or cord and cannot all be true: which of it is wrong is not known, and everything else
+ * rests on it.
+ */
 export const labelJudge: Judge = {
   id: 'label',
   subjects: (ctx) => labelled(ctx).map((l) => l.ref),
@@ -92,7 +95,10 @@ const TESTED = {
   'low-stretch': ['impactLowKn', 'stretchLow'],
 } as const satisfies Partial<Record<RopeConstruction, readonly [ConstantId, ConstantId]>>;
 
-/** What its standard does not allow a rope of this kind cannot stand on its label: every force and every stretch rests on it. */
+/**
+ * What its standard does not allow a rope of this kind cannot stand on its label: every force and every stretch rests
+ * on it.
+ */
 function tests(ref: ElementId, rope: Rope): Finding[] {
   if (rope.construction === 'other') return [];
   const [impact, stretch] = TESTED[rope.construction];

@@ -79,7 +79,10 @@ function once<T>(make: () => T): () => T {
   return () => (made ??= { value: make() }).value;
 }
 
-/** Most of what is changed is allowed, and nobody asks before something is found in it: the schema takes longer than all judges together. */
+/**
+ * Most of what is changed is allowed, and nobody asks before something is found in it: the schema takes longer than all
+ * judges together.
+ */
 const change = (what: string, from: Setup, setup: Setup, owner: ElementId | null): Change => ({
   what,
   from,
@@ -89,7 +92,10 @@ const change = (what: string, from: Setup, setup: Setup, owner: ElementId | null
   ids: once(() => idsIn(setup)),
 });
 
-/** Every sample and every variation of one, as it is, with one thing changed, and here and there with a second one; of a variation only what no other has. */
+/**
+ * Every sample and every variation of one, as it is, with one thing changed, and here and there with a second one; of a
+ * variation only what no other has.
+ */
 function changes(): Change[] {
   const tried = new Set<string>();
   return variedSetups().flatMap(({ name, setup: from }) => {
@@ -158,9 +164,10 @@ function heard(judge: Judge, ctx: Context) {
 }
 
 /**
- * What is true of every judge of a room, over every sample and each change of it: nothing throws, it speaks of what is there, what is wrong can be mended, what is
- * fine is not told in the words of what is wrong (but for the codes named, which state a fact), and what it finds wrong depends on no gear but what it says it reads.
- * What it answers and all that it can say is kept as a list, to be read when it changes: each sentence with the severity that it comes with.
+ * What is true of every judge of a room, over every sample and each change of it: nothing throws, it speaks of what is
+ * there, what is wrong can be mended, what is fine is not told in the words of what is wrong (but for the codes named,
+ * which state a fact), and what it finds wrong depends on no gear but what it says it reads. What it answers and all
+ * that it can say is kept as a list, to be read when it changes: each sentence with the severity that it comes with.
  */
 export function judgeLaws(room: object, sameWords: readonly string[]): void {
   const judges = Object.values(room).filter(

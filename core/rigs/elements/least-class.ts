@@ -63,8 +63,9 @@ function piecesOf(a: Attachment): Piece[] {
 }
 
 /**
- * Life gear below what its standard asks is a Stop, whatever margin the load of this job leaves: it was never meant to carry a person. What is not declared is said where the strength
- * is judged. The least of any class of a standard counts.
+ * Life gear below what its standard asks is a Stop, whatever margin the load of this job leaves: it was never meant to
+ * carry a person. What is not declared is said where the strength is judged. The least of any class of a standard
+ * counts.
  */
 export const leastClassJudge: Judge = {
   id: 'least-class',

@@ -5,7 +5,10 @@ import { threshold } from '../../foundations/sources/index.ts';
 import type { Context } from './context.ts';
 import type { Judge } from './judge.ts';
 
-/** Small things, each of which is ordinary and lets a set-up pass; as short words. What is minded by itself is not among them. */
+/**
+ * Small things, each of which is ordinary and lets a set-up pass; as short words. What is minded by itself is not among
+ * them.
+ */
 function smallThings({ setup, index }: Context): string[] {
   const { site, persons, attachments } = setup;
   const ropes = thingsOf(setup).flatMap((t) => (t.kind === 'rope' && t.item ? [t.item] : []));
@@ -36,7 +39,10 @@ function smallThings({ setup, index }: Context): string[] {
   return small.flatMap(([is, words]) => (is ? [words] : []));
 }
 
-/** Each of them is ordinary; many at once are a day that is none. What adds up in one quantity is judged there as well, by its bad end. */
+/**
+ * Each of them is ordinary; many at once are a day that is none. What adds up in one quantity is judged there as well,
+ * by its bad end.
+ */
 export const manyJudge: Judge = {
   id: 'many',
   subjects: () => ['ground'],

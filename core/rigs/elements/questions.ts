@@ -35,8 +35,9 @@ export interface Question {
 const ask = (subject: readonly ElementId[], claim: Claim, words: string): Question => ({ claim, subject, words });
 
 /**
- * What has to be asked about a rig: about every element, every pair that touches, and what its job needs. The judges claim what they answer.
- * A kind of element or of pair that is new here asks at least its one question, so that nothing goes unjudged in silence.
+ * What has to be asked about a rig: about every element, every pair that touches, and what its job needs. The judges
+ * claim what they answer. A kind of element or of pair that is new here asks at least its one question, so that nothing
+ * goes unjudged in silence.
  */
 export function questionsOf(ctx: Context): Question[] {
   return [...ofElements(ctx), ...ofKinds(ctx), ...ofPairs(ctx), ...treeQuestions(ctx), ...ofJob(ctx)];

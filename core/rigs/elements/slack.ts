@@ -87,8 +87,8 @@ export const slackJudge: Judge = {
 };
 
 /**
- * What taking in asks of the arms: the weight of the rope below, times what the bends of a plate at the anchor add. Check: two ropes of 52 g/m,
- * 30 m out: 61 to 122 N. null while a rope is not chosen.
+ * What taking in asks of the arms: the weight of the rope below, times what the bends of a plate at the anchor add.
+ * Check: two ropes of 52 g/m, 30 m out: 61 to 122 N. null while a rope is not chosen.
  */
 export function pullOf(a: Attachment, ctx: Context): Interval | null {
   const lines = linesOf(ctx.index, a.end).map(ropesOf);

@@ -19,7 +19,10 @@ const slings = ({ setup }: Context): ElementId[] =>
 const pieceOf = (ref: ElementId, { index }: Context) =>
   index.ownerOf(ref)!.pieces.find((p): p is SlingPiece => p.id === ref && p.kind === 'sling')!;
 
-/** Strength left in a sling, at its girth hitch or knots, against the load of a jerky rappel; and how it is attached on both sides. */
+/**
+ * Strength left in a sling, at its girth hitch or knots, against the load of a jerky rappel; and how it is attached on
+ * both sides.
+ */
 export const slingStrengthJudge: Judge = {
   id: 'sling-strength',
   subjects: slings,

@@ -16,7 +16,10 @@ const ends = ({ setup }: Context): { a: Attachment; end: DeviceEnd }[] =>
 const threads = (end: DeviceEnd): boolean => end.item === null || !traitsOf(end.item.family).tied;
 const endAt = (ref: ElementId, ctx: Context): DeviceEnd => deviceOf(ctx.index.ownerOf(ref)!)!;
 
-/** How the rope lies in the device: seen, and tried by a sharp pull. A hitch tied with the rope has nothing to be threaded through. */
+/**
+ * How the rope lies in the device: seen, and tried by a sharp pull. A hitch tied with the rope has nothing to be
+ * threaded through.
+ */
 export const threadedJudge: Judge = {
   id: 'threaded',
   subjects: (ctx) => ends(ctx).flatMap(({ end }) => (threads(end) ? [end.id] : [])),
@@ -146,7 +149,10 @@ export const tunedJudge: Judge = {
 
 const ropeRefs = (ref: ElementId, ctx: Context): ElementId[] => ropeIdsOf(ctx.index, ctx.index.ownerOf(ref)!.end);
 
-/** What in the record of trials speaks against the tuning, as the end of a sentence; empty where nothing does, null where there is no record. */
+/**
+ * What in the record of trials speaks against the tuning, as the end of a sentence; empty where nothing does, null
+ * where there is no record.
+ */
 function recordSays(state: TuningState, weather: Site['weather'], massKg: number | null): string | null {
   switch (state.kind) {
     case 'none':
@@ -172,7 +178,10 @@ export const canComeOff = (end: DeviceEnd, ctx: Context): boolean =>
   traitsOf(end.item.family).teeth &&
   !traitsOf(end.item.family).aidOnly;
 
-/** On icy or slanting rope a toothed clamp that comes off is held at it by a connector through its upper hole, and by nothing else. */
+/**
+ * On icy or slanting rope a toothed clamp that comes off is held at it by a connector through its upper hole, and by
+ * nothing else.
+ */
 export const upperHoleJudge: Judge = {
   id: 'upper-hole',
   subjects: (ctx) => ends(ctx).flatMap(({ end }) => (end.item === null || canComeOff(end, ctx) ? [end.id] : [])),

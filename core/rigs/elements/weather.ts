@@ -7,8 +7,8 @@ import { devices } from './device.ts';
 import { claimOf, type Judge } from './judge.ts';
 
 /**
- * What water and ice do to a device whose braking is not computed: one that holds or helps by itself, and the catch of a leader. Where a hand
- * brakes, the forces include the weather.
+ * What water and ice do to a device whose braking is not computed: one that holds or helps by itself, and the catch of
+ * a leader. Where a hand brakes, the forces include the weather.
  */
 export const weatherJudge: Judge = {
   id: 'weather',

@@ -6,8 +6,8 @@ import { devices } from './device.ts';
 import { claimOf, type Judge } from './judge.ts';
 
 /**
- * Wear where the rope runs, of what brakes or holds in another way than by a hand on it: teeth, bollards, friction-relievers, plates and grabs. Where a hand brakes, and in a turning cam, it is
- * judged with the friction.
+ * Wear where the rope runs, of what brakes or holds in another way than by a hand on it: teeth, bollards,
+ * friction-relievers, plates and grabs. Where a hand brakes, and in a turning cam, it is judged with the friction.
  */
 export const wornJudge: Judge = {
   id: 'worn',

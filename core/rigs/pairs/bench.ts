@@ -42,8 +42,8 @@ export function benchSeverity({ result, travelMm }: Pick<BenchTest, 'result' | '
 const WORST: readonly Severity[] = ['stop', 'mind', 'untested', 'clear'];
 
 /**
- * What was seen in tries of one's own. The worst of them counts: a try may worsen a verdict; that it went well says nothing about another weight, another
- * weather or another day, and takes no other finding away.
+ * What was seen in tries of one's own. The worst of them counts: a try may worsen a verdict; that it went well says
+ * nothing about another weight, another weather or another day, and takes no other finding away.
  */
 export const benchJudge: Judge = {
   id: 'bench',

@@ -28,7 +28,10 @@ export function upperOf(lower: Attachment, ctx: Context): Attachment | null {
 }
 const lowerOf = (ref: ElementId, ctx: Context) => ctx.index.ownerOf(ref)!;
 
-/** From the harness up to the lower and the upper end of what grips the rope, mm, its tether stretched; null while a length is not known. */
+/**
+ * From the harness up to the lower and the upper end of what grips the rope, mm, its tether stretched; null while a
+ * length is not known.
+ */
 export function gripHeights(
   a: Attachment,
   ctx: Context,
@@ -52,8 +55,9 @@ function gapMm(upper: Attachment, lower: Attachment, ctx: Context): Interval | n
 }
 
 /**
- * Two that grip one rope, one above the other: the upper one that slips slides down onto the lower one. Everything that is tended by pushing lets go when it is
- * pushed; what has teeth does not. Common practice; the gap against what the rope gives is reckoned.
+ * Two that grip one rope, one above the other: the upper one that slips slides down onto the lower one. Everything that
+ * is tended by pushing lets go when it is pushed; what has teeth does not. Common practice; the gap against what the
+ * rope gives is reckoned.
  */
 export const cascadeJudge: Judge = {
   id: 'cascade',

@@ -36,7 +36,8 @@ export const clearanceJudge: Judge = {
   claims: (ref, ctx) => {
     const device = above(ref, ctx);
     const a = ctx.attachment(ref);
-    // Where hitch and device do not hang on the same person their distance is not known here: then nobody has judged it.
+    // Where hitch and device do not hang on the same person their distance is not known here: then nobody has judged
+    // it.
     return device && sameWearer(a, device) ? [claimOfPair(device.end.id, a.end.id)] : [];
   },
   judge: (ref, ctx) => {
@@ -50,7 +51,9 @@ export const clearanceJudge: Judge = {
   reads: measured,
 };
 
-/** With the hand above the device the turn is lost: said while the hitch below stands, since then it alone would hold. */
+/**
+ * With the hand above the device the turn is lost: said while the hitch below stands, since then it alone would hold.
+ */
 export const handAboveJudge: Judge = {
   id: 'hand-above-device',
   subjects: belowADevice,

@@ -38,7 +38,9 @@ const inPlates = (a: Attachment): boolean => {
   return item !== null && item !== undefined && seatKind(item) === 'plates';
 };
 
-/** Which end of the connector holds the rope, and whether two strands have room there. Plates are judged with the way. */
+/**
+ * Which end of the connector holds the rope, and whether two strands have room there. Plates are judged with the way.
+ */
 export const seatJudge: Judge = {
   id: 'seat',
   subjects: hung,
@@ -73,7 +75,10 @@ export const seatJudge: Judge = {
 
 const waysKnown = new WeakMap<Context, Map<ElementId, WayReport[]>>();
 
-/** The ways to clip the main connector that are left by what is said and planned, best first; empty while something is not chosen. */
+/**
+ * The ways to clip the main connector that are left by what is said and planned, best first; empty while something is
+ * not chosen.
+ */
 export function waysLeft(a: Attachment, ctx: Context): readonly WayReport[] {
   const of = waysKnown.get(ctx) ?? new Map<ElementId, WayReport[]>();
   waysKnown.set(ctx, of);
@@ -110,7 +115,10 @@ const OF_THE_WAY: ReadonlySet<string> = new Set([
   'connector.own-test-worked',
 ]);
 
-/** How the connector sits in the device: in the way that is said or planned; where several are left, in the best of them. */
+/**
+ * How the connector sits in the device: in the way that is said or planned; where several are left, in the best of
+ * them.
+ */
 export const wayJudge: Judge = {
   id: 'way',
   subjects: hung,

@@ -56,7 +56,10 @@ function lengthsOf(loop: Attachment, ctx: Context): Lengths | null {
   return { grip, above, aboveMm, person, piece, tetherMm, footLoopMm };
 }
 
-/** How high above the tie-in a grip comes while one hangs: to the end of its own tether, and no farther than to just below the one that carries. */
+/**
+ * How high above the tie-in a grip comes while one hangs: to the end of its own tether, and no farther than to just
+ * below the one that carries.
+ */
 function highestMm(grip: Attachment, ctx: Context): Interval | null {
   const at = gripHeights(grip, ctx);
   const above = upperOf(grip, ctx);

@@ -26,7 +26,10 @@ export function linksOf(ctx: Context, person: ElementId): Link[] {
   });
 }
 
-/** How the casualty of a pick-off is attached: linked twice and tight to the rescuer, and to nothing else once both go down. */
+/**
+ * How the casualty of a pick-off is attached: linked twice and tight to the rescuer, and to nothing else once both go
+ * down.
+ */
 export const linkJudge: Judge = {
   id: 'link',
   subjects: (ctx) => {

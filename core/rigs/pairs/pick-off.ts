@@ -14,7 +14,10 @@ import { deviceOf, ropeIdsOf, casualtyOf } from '../rig/index.ts';
 import { constant, threshold } from '../../foundations/sources/index.ts';
 import { exactly, interval, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../../foundations/units/index.ts';
 
-/** How hard the casualty is lifted off their device with a third hand of three parts, and whether the rescuer's hand holds two. */
+/**
+ * How hard the casualty is lifted off their device with a third hand of three parts, and whether the rescuer's hand
+ * holds two.
+ */
 export const pickOffJudge: Judge = {
   id: 'pick-off',
   subjects: (ctx) => {
@@ -44,7 +47,9 @@ export const pickOffJudge: Judge = {
     ),
 };
 
-/** A 3:1 pulls upwards; turned down over one pulley more it takes one's weight, and that pulley costs its share again. */
+/**
+ * A 3:1 pulls upwards; turned down over one pulley more it takes one's weight, and that pulley costs its share again.
+ */
 function haul(ref: ElementId, massKg: number): Finding {
   const [eta, worse] = [constant('pulleyEfficiency'), constant('connectorEfficiency')];
   const up = haulThreeN(massKg, eta);
@@ -101,7 +106,10 @@ const BETTER: readonly Severity[] = ['clear', 'untested', 'mind', 'stop'];
 /** The milder of two. */
 const milder = (a: Severity, b: Severity): Severity => (BETTER.indexOf(a) < BETTER.indexOf(b) ? a : b);
 
-/** What the anchor of the rescuer’s line carries with both on it; over a fork, and tied at the base of a tree, twice as much. Check: 160 kg 1.57, with a jerk 3.1, over a fork 6.3 kN. */
+/**
+ * What the anchor of the rescuer’s line carries with both on it; over a fork, and tied at the base of a tree, twice as
+ * much. Check: 160 kg 1.57, with a jerk 3.1, over a fork 6.3 kN.
+ */
 function onAnchor(ctx: Context, massKg: number): Finding {
   const stillKn = exactly((massKg * STANDARD_GRAVITY_M_PER_S2) / 1000);
   const jerkKn = scale(stillKn, threshold('jerkFactor'));

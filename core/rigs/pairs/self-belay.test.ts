@@ -120,7 +120,8 @@ describe('alone on a top rope', () => {
     expect(wanted.best).toBeCloseTo(10 / 9.80665, 12);
     expect(wanted.high).toBeCloseTo(20 / 9.80665, 12);
   });
-  // EN 567 and EN 353-2: one minds from 4 kN, stops from 6.5 with teeth and from 6 without. Nobody is there to help: the upper end counts.
+  // EN 567 and EN 353-2: one minds from 4 kN, stops from 6.5 with teeth and from 6 without. Nobody is there to help:
+  // the upper end counts.
   it('the upper end of the force decides, from both sides of each limit', () => {
     const seen = new Set<string>();
     for (const [device, mind, stop] of [
@@ -240,7 +241,8 @@ describe('two that grip one rope', () => {
       'between.cascade',
       'meets',
     );
-    // The gap at its least: 900 - 200 - two times 10 of measuring - a body of 160; less 100, over 5 % or 10 % of stretch.
+    // The gap at its least: 900 - 200 - two times 10 of measuring - a body of 160; less 100, over 5 % or 10 % of
+    // stretch.
     expect(meets.best).toBeCloseTo((0.52 - 0.1) / staticStretch(club.thickRope, club.tomas.massKg).high, 1);
   });
   it('the upper one that takes the lower one along is said once, where the two are judged', () => {

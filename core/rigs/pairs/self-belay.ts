@@ -63,7 +63,10 @@ function soloOf(ref: ElementId, ctx: Context): Solo | null {
   };
 }
 
-/** A fall of whoever climbs alone on a rope from above: how hard it is below the anchor, where it ends on the ground, and where the rope runs by itself. */
+/**
+ * A fall of whoever climbs alone on a rope from above: how hard it is below the anchor, where it ends on the ground,
+ * and where the rope runs by itself.
+ */
 export const selfBelayJudge: Judge = {
   id: 'self-belay',
   subjects: (ctx) => ctx.setup.attachments.filter((a) => isSelfBelay(a, ctx)).map((a) => a.end.id),
@@ -85,7 +88,10 @@ export interface SelfBelayCurve {
   readonly anchorM: number;
   readonly groundM: Interval;
   readonly feedsM: Interval;
-  /** Force on the person over the height of the fall, kN, from where the ground is no more reached to just below the anchor. */
+  /**
+   * Force on the person over the height of the fall, kN, from where the ground is no more reached to just below the
+   * anchor.
+   */
   readonly points: readonly { readonly heightM: number; readonly forceKn: Interval }[];
 }
 
@@ -126,8 +132,8 @@ const forceAt = ({ massKg, springs }: Solo, fallM: Interval, ropeM: number): Int
   );
 
 /**
- * The worst place for slack is just below the anchor, where little rope stretches. Nobody is there to help: the upper end of the force decides, and no fall
- * is called soft. Common practice; the limits are those of EN 567 and EN 353-2.
+ * The worst place for slack is just below the anchor, where little rope stretches. Nobody is there to help: the upper
+ * end of the force decides, and no fall is called soft. Common practice; the limits are those of EN 567 and EN 353-2.
  */
 function jolt(solo: Solo): Finding {
   const { ref, device, slackM, massKg } = solo;

@@ -4,7 +4,10 @@ import { belaysFromHarness, type RigPerson } from '../rig/index.ts';
 import { threshold } from '../../foundations/sources/index.ts';
 import { exactly } from '../../foundations/units/index.ts';
 
-/** Where somebody stands who belays from below: far from the wall a catch draws them to it, and who climbs comes down so much farther. */
+/**
+ * Where somebody stands who belays from below: far from the wall a catch draws them to it, and who climbs comes down so
+ * much farther.
+ */
 export const stanceJudge: Judge = {
   id: 'stance',
   subjects: ({ setup, index }) => setup.attachments.filter((a) => belaysFromHarness(index, a)).map((a) => a.id),

@@ -185,7 +185,10 @@ describe('the foot loop at the lower of two', () => {
     );
   });
 
-  /** Energy, not the closed form: the stretch at which what is stored equals m g (fall + stretch), searched; then its force, kN. */
+  /**
+   * Energy, not the closed form: the stretch at which what is stored equals m g (fall + stretch), searched; then its
+   * force, kN.
+   */
   const byEnergy = (massKg: number, rope: TwoSprings, fallM: number, ropeM: number) => {
     const weight = (massKg * 9.80665) / 1000;
     let [low, high] = [0, 100];

@@ -6,7 +6,10 @@ import { constant, threshold } from '../../foundations/sources/index.ts';
 import { exactly, interval, plus, scale, type Interval } from '../../foundations/units/index.ts';
 import { gripHeights, underOf } from './cascade.ts';
 
-/** What one falls when the grip that does not catch opens at the worst moment: standing up, before the other one is moved along. */
+/**
+ * What one falls when the grip that does not catch opens at the worst moment: standing up, before the other one is
+ * moved along.
+ */
 export interface Drop {
   readonly lets: Attachment;
   readonly catches: Attachment;
@@ -29,9 +32,10 @@ interface Standing {
 }
 
 /**
- * A fall onto the lower of two grips through its slack tether. With the foot loop at the upper grip the tie-in has risen by a stroke while the lower grip stayed; with the
- * foot loop at the lower one, the tether of that one is slack by what stands between tie-in and grip. The force is that of a fall with `soloNearM` of rope above; null while a
- * part is not known, or where there is no second grip on this rope.
+ * A fall onto the lower of two grips through its slack tether. With the foot loop at the upper grip the tie-in has
+ * risen by a stroke while the lower grip stayed; with the foot loop at the lower one, the tether of that one is slack
+ * by what stands between tie-in and grip. The force is that of a fall with `soloNearM` of rope above; null while a part
+ * is not known, or where there is no second grip on this rope.
  */
 export function dropOf({ grip, above, person, strokeMm, standingGapMm }: Standing, ctx: Context): Drop | null {
   const lower = above ? grip : underOf(grip, ctx);

@@ -89,7 +89,10 @@ export const treeLengthsJudge: Judge = {
   },
 };
 
-/** Nobody hangs on what helps upwards: what it is clipped to, and what is above what, matters where it presses a device open, which is judged there. */
+/**
+ * Nobody hangs on what helps upwards: what it is clipped to, and what is above what, matters where it presses a device
+ * open, which is judged there.
+ */
 function aidClaims(aid: Attachment, ctx: Context): Claim[] {
   const { root, end } = aid;
   const harness = root.kind === 'harness' ? ctx.index.person(root.person)?.harnessId : undefined;

@@ -7,11 +7,16 @@ import { constant, threshold } from '../../foundations/sources/index.ts';
 import { exactly, interval, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../../foundations/units/index.ts';
 import { onTwoLines, treeOf } from './tree-point.ts';
 
-/** How far below the tie-in one stands out there, m: a limb that rises brings one nearer to it, and can bring one above. */
+/**
+ * How far below the tie-in one stands out there, m: a limb that rises brings one nearer to it, and can bring one above.
+ */
 export const standsBelowM = (outM: number, belowM: number, riseDeg: number): number =>
   belowM - outM * Math.tan((riseDeg * Math.PI) / 180);
 
-/** The swing off a limb that is said; null while a length is not said, where nobody goes out, and where one stands no lower than the tie-in. */
+/**
+ * The swing off a limb that is said; null while a length is not said, where nobody goes out, and where one stands no
+ * lower than the tie-in.
+ */
 export function limbSwing({ outM, belowM, riseDeg }: Limb): Swing | null {
   if (outM === null || outM <= 0 || belowM === null) return null;
   const below = standsBelowM(outM, belowM, riseDeg);
@@ -144,8 +149,8 @@ function comingBack(tree: Tree, ctx: Context): Finding[] {
 }
 
 /**
- * A redirect carries what two legs of the line pull at it: 2 F sin(bend / 2) of the weight on the line (closed form). Bent by 60° that is one whole weight; when it lets go, the line
- * is slack at once.
+ * A redirect carries what two legs of the line pull at it: 2 F sin(bend / 2) of the weight on the line (closed form).
+ * Bent by 60° that is one whole weight; when it lets go, the line is slack at once.
  */
 function redirect({ redirectDeg: bend }: Tree, ctx: Context): Finding[] {
   const person = ctx.setup.persons[0]!.item;
@@ -194,7 +199,10 @@ function redirect({ redirectDeg: bend }: Tree, ctx: Context): Finding[] {
   ];
 }
 
-/** Back at the stem with the line as long as it was out there: the fall into that slack on the whole line that is out; null while rope or person is not known. */
+/**
+ * Back at the stem with the line as long as it was out there: the fall into that slack on the whole line that is out;
+ * null while rope or person is not known.
+ */
 function slackForceKn({ lineM, dropM }: Swing, ctx: Context): Interval | null {
   const person = ctx.setup.persons[0]!.item;
   const carries = carriedBy(ctx);
@@ -230,7 +238,10 @@ function stored({ comingBack }: Tree, { dropM }: Swing, forceKn: Interval | null
   });
 }
 
-/** Friction on a limb carries part of the load, and slack is stored beyond it: it comes out at once when the limb lets go or the line slides off. */
+/**
+ * Friction on a limb carries part of the load, and slack is stored beyond it: it comes out at once when the limb lets
+ * go or the line slides off.
+ */
 function overLimb({ overLimb: over }: Tree): Finding[] {
   if (over === 'none') return [];
   const severity: Severity = over === 'much' ? 'stop' : over === 'little' ? 'mind' : 'untested';

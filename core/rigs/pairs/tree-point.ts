@@ -18,7 +18,10 @@ function weightsOn(line: RigLine, through: string): Interval {
   return line.fastening.tiedAt === 'base' ? base : interval(1, base.best, base.high);
 }
 
-/** With a bounce a line tied at the base loads the fork with both its legs, whatever the friction; what is left at rest afterwards can be more than before it. */
+/**
+ * With a bounce a line tied at the base loads the fork with both its legs, whatever the friction; what is left at rest
+ * afterwards can be more than before it.
+ */
 function bounceOn(line: RigLine, through: string): { readonly most: number; readonly rest: Interval } | null {
   if (line.kind !== 'fixed' || line.fastening.tiedAt === 'top') return null;
   const jerk = threshold('jerkFactor');
@@ -43,7 +46,10 @@ export const forkJudge: Judge = {
   reads: () => [],
 };
 
-/** What hung on the line when two tried it, kg: as it was said, else what climber and partner weigh; null where neither is known. */
+/**
+ * What hung on the line when two tried it, kg: as it was said, else what climber and partner weigh; null where neither
+ * is known.
+ */
 function bouncedKg(ctx: Context): number | null {
   const { triedKg } = treeOf(ctx)!;
   const [climber, partner] = ctx.setup.persons;
@@ -192,7 +198,9 @@ function second(ref: ElementId, { second: other, saw }: Tree, twoLines: boolean)
   );
 }
 
-/** What hangs above a bollard that is pushed open from above, or holds by a hitch alone on a line that does not move. */
+/**
+ * What hangs above a bollard that is pushed open from above, or holds by a hitch alone on a line that does not move.
+ */
 export const treeGripJudge: Judge = {
   id: 'tree-grip',
   subjects: (ctx) =>

@@ -70,7 +70,8 @@ describe('a connector in a tree', () => {
       .filter((f) => f.code === 'connector.tree-life' && f.subject.includes(piece.id))
       .map((f) => f.severity);
   };
-  // ANSI Z133 as remembered: closes and locks by itself, and takes two actions to open. What is not known is asked by the gate.
+  // ANSI Z133 as remembered: closes and locks by itself, and takes two actions to open. What is not known is asked by
+  // the gate.
   it('locks by itself, or is Stop; what is not entered is asked elsewhere, and an aid carries nobody', () => {
     for (const lock of ['two-action', 'three-action', 'magnetic', 'unknown'] as const) expect(locked(lock)).toEqual([]);
     for (const lock of ['screw', 'none', 'twin'] as const) expect(locked(lock)).toEqual(['stop']);

@@ -15,8 +15,8 @@ import {
 import { observed } from './observed.ts';
 
 /*
- * What a rig is made of. Every element has an id that is unique in its rig; whatever holds a piece of gear keeps a snapshot of it in `item`,
- * so that an old record stays true. null: not chosen.
+ * What a rig is made of. Every element has an id that is unique in its rig; whatever holds a piece of gear keeps a
+ * snapshot of it in `item`, so that an old record stays true. null: not chosen.
  */
 
 const onSchema = z.strictObject({ line: elementIdSchema, strand: z.string() });
@@ -235,7 +235,10 @@ const rootSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('part'), part: elementIdSchema }),
 ]);
 
-/** What hangs a person, or a device at an anchor, on a line: a section of the form, a chain in the drawing, a way of being held. */
+/**
+ * What hangs a person, or a device at an anchor, on a line: a section of the form, a chain in the drawing, a way of
+ * being held.
+ */
 export const attachmentSchema = z.strictObject({
   id: elementIdSchema,
   label: text('Name', 60, 1),

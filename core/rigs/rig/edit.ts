@@ -39,17 +39,24 @@ function pathsOf(setup: Setup): ReadonlyMap<ElementId, Path> {
 /** Fields of one element to be changed. */
 export type RigEdit = readonly [ref: ElementId, fields: Readonly<Json>];
 
-/** Several elements changed at once, which costs little where a set-up is tried many times; an id that is not there changes nothing. */
+/**
+ * Several elements changed at once, which costs little where a set-up is tried many times; an id that is not there
+ * changes nothing.
+ */
 export const withAll = (setup: Setup, changes: readonly RigEdit[]): Setup => changed(setup, pathsOf(setup), changes);
 
-/** `withAll` for set-ups whose elements stand where those of `base` stand: changes of items and facts, one after the other. */
+/**
+ * `withAll` for set-ups whose elements stand where those of `base` stand: changes of items and facts, one after the
+ * other.
+ */
 export function editorOf(base: Setup): typeof withAll {
   const paths = pathsOf(base);
   return (setup, changes) => changed(setup, paths, changes);
 }
 
 function changed(setup: Setup, paths: ReadonlyMap<ElementId, Path>, changes: readonly RigEdit[]): Setup {
-  // What was copied already is written to: every list and element on the way is copied once, however many changes pass it.
+  // What was copied already is written to: every list and element on the way is copied once, however many changes pass
+  // it.
   const copies = new Set<unknown>();
   const own = (value: unknown): Json => {
     if (copies.has(value)) return value as Json;
@@ -85,7 +92,10 @@ export function withItem(setup: Setup, ref: ElementId, item: Item | Person | nul
   return withFields(setup, at, { [key]: item });
 }
 
-/** The set-up with every snapshot of this item, or person, brought up to how it is now; the same set-up when it uses none. */
+/**
+ * The set-up with every snapshot of this item, or person, brought up to how it is now; the same set-up when it uses
+ * none.
+ */
 export function withSnapshot(setup: Setup, item: Item | Person): Setup {
   const kind = 'kind' in item ? item.kind : undefined;
   const isIt = (x: unknown) => isObject(x) && x.id === item.id && x.kind === kind;
@@ -109,7 +119,10 @@ export function elementAt(setup: Setup, ref: ElementId): Readonly<Json> | undefi
   return path?.reduce<unknown>((at, key) => (at as Json)[key], setup) as Json | undefined;
 }
 
-/** Every fact of the persons, their calls, the attachments and the rope ends that has to be said, set by `value`, which gets how it is meant to be. */
+/**
+ * Every fact of the persons, their calls, the attachments and the rope ends that has to be said, set by `value`, which
+ * gets how it is meant to be.
+ */
 function mapSaid(setup: Setup, value: (good: string, now: string) => string): Setup {
   const walk = (schema: z.ZodType, at: unknown): unknown => {
     const good = goodOf(schema);
@@ -189,7 +202,10 @@ export const notRigged = (setup: Setup): Setup =>
     null,
   );
 
-/** The set-up with one attachment moved along its line, to this place from the anchor down; places that are not there change nothing. */
+/**
+ * The set-up with one attachment moved along its line, to this place from the anchor down; places that are not there
+ * change nothing.
+ */
 export function withOrder(setup: Setup, line: ElementId, id: ElementId, to: number): Setup {
   const order = setup.along[line] ?? [];
   const from = order.indexOf(id);

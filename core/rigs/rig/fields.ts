@@ -2,7 +2,10 @@ import { z } from 'zod';
 import type { ElementId } from '../../foundations/finding/index.ts';
 import { setupSchema, type Setup } from './model.ts';
 
-/** One value in a set-up that may be left open, or is a choice or a number: what laws vary, and what a person can be asked for. */
+/**
+ * One value in a set-up that may be left open, or is a choice or a number: what laws vary, and what a person can be
+ * asked for.
+ */
 export interface Field {
   /** Where it stands: "attachments/0/pieces/1/item/lock". */
   readonly path: string;
@@ -31,7 +34,10 @@ interface At {
   readonly typical: boolean;
 }
 
-/** Every field of a set-up, its gear and its people included, by walking its schema: a field that is added later is there as well. */
+/**
+ * Every field of a set-up, its gear and its people included, by walking its schema: a field that is added later is
+ * there as well.
+ */
 export function fieldsOf(setup: Setup): Field[] {
   const found: Field[] = [];
   const walk = (schema: z.ZodType, value: unknown, at: At): void => {

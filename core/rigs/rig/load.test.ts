@@ -57,7 +57,8 @@ describe('how the rope that catches gives', () => {
 });
 
 describe('direction of load and hand', () => {
-  // A device at the anchor with load and hand both down turns the rope by half a turn only; led up and over it has the turn back.
+  // A device at the anchor with load and hand both down turns the rope by half a turn only; led up and over it has the
+  // turn back.
   it('comes from where the device hangs and how the brake strand is led', () => {
     expect(of('lower', {}, { device: { brakeLed: 'below' } }).brakeAngleRad).toBe(0);
     expect(of('lower', {}, { device: { brakeLed: 'unknown' } }).brakeAngleRad).toBe(0);

@@ -35,8 +35,10 @@ export function useOf(index: RigIndex, a: Attachment): UseCase {
   };
 }
 
-/** How far the brake strand is bent away from the loaded strand, rad. On a harness the hand pulls down, the load up; at an anchor what
- * was measured counts, else how it is led, and straight down where that is not said. */
+/**
+ * How far the brake strand is bent away from the loaded strand, rad. On a harness the hand pulls down, the load up; at
+ * an anchor what was measured counts, else how it is led, and straight down where that is not said.
+ */
 export const brakeAngleOf = (a: Attachment): number =>
   a.root.kind !== 'anchor' || a.end.kind !== 'device'
     ? Math.PI
@@ -59,8 +61,8 @@ const withSlack = (factor: Interval | null, end: DeviceEnd | null): Interval | n
 export const onSmoothSide = (end: DeviceEnd): boolean => end.brakeSide !== 'grooves';
 
 /**
- * Force at which the rope slips through a device that a hand brakes: its ratio times the force of this hand. Check: grooved tube, 10 mm, 230 N:
- * 1.53 kN. null while one of them is not chosen, or where no hand brakes.
+ * Force at which the rope slips through a device that a hand brakes: its ratio times the force of this hand. Check:
+ * grooved tube, 10 mm, 230 N: 1.53 kN. null while one of them is not chosen, or where no hand brakes.
  * @param lipRad how far the brake strand is bent away from the loaded one, rad; left out: as the rig says.
  */
 export function slipOf(index: RigIndex, a: Attachment, lipRad = brakeAngleOf(a)): Interval | null {
@@ -97,7 +99,10 @@ function giveOf(index: RigIndex, a: Attachment): RopeSprings {
   return ropes ? springsOfBoth(ropes.ropeA, ropes.ropeB) : anyRope();
 }
 
-/** Rescuer and casualty hang in one device, whoever of them is the heavier: half of what both weigh, since a load of two is reckoned as twice one; null in other jobs. */
+/**
+ * Rescuer and casualty hang in one device, whoever of them is the heavier: half of what both weigh, since a load of two
+ * is reckoned as twice one; null in other jobs.
+ */
 function onOneDevice(index: RigIndex, a: Attachment): number | null {
   const { setup } = index;
   if (!JOB_FACTS[setup.job].casualty || a.root.kind !== 'harness' || casualtys(index, a)) return null;
@@ -108,8 +113,8 @@ function onOneDevice(index: RigIndex, a: Attachment): number | null {
 }
 
 /**
- * What an attachment must carry and how it is pulled, from the rig itself; null while nobody who could hang on it is chosen. A brake strand
- * at an anchor of which nothing is said is reckoned as led straight down, the weaker way.
+ * What an attachment must carry and how it is pulled, from the rig itself; null while nobody who could hang on it is
+ * chosen. A brake strand at an anchor of which nothing is said is reckoned as led straight down, the weaker way.
  */
 export function loadOf(index: RigIndex, a: Attachment): LoadCase | null {
   const person = heaviest(hangingBy(index, a));

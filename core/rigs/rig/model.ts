@@ -35,7 +35,10 @@ const shape = z.strictObject({
 });
 type Shape = z.infer<typeof shape>;
 
-/** One rig for one job. Refused are a reference to nothing, a circle of roots, an id twice, a strand that its line has not. */
+/**
+ * One rig for one job. Refused are a reference to nothing, a circle of roots, an id twice, a strand that its line has
+ * not.
+ */
 export const setupSchema = shape.superRefine((setup, ctx) => {
   for (const { path, message } of rigIssues(setup)) ctx.addIssue({ code: 'custom', path: [...path], message });
 });

@@ -5,8 +5,8 @@ import { choice } from '../../things/gear/index.ts';
 const GOOD = new WeakMap<z.ZodType, string>();
 
 /**
- * Something that has to be said about a rig, because it can only be seen at the rope: it starts as `unknown`, which never turns into a pass.
- * `good` is how it is meant to be: what a plan is judged by before anybody has rigged it.
+ * Something that has to be said about a rig, because it can only be seen at the rope: it starts as `unknown`, which
+ * never turns into a pass. `good` is how it is meant to be: what a plan is judged by before anybody has rigged it.
  */
 export function observed<const K extends string>(
   options: Readonly<Record<K, string>>,

@@ -40,7 +40,9 @@ export const callsSchema = z.strictObject({
   ),
 });
 
-/** A person with what is worn; harness, brake hand and leg loop have names of their own, since findings point at them. */
+/**
+ * A person with what is worn; harness, brake hand and leg loop have names of their own, since findings point at them.
+ */
 export const rigPersonSchema = z.strictObject({
   id: elementIdSchema,
   role: z.enum(Object.keys(ROLES) as [Role, ...Role[]]),

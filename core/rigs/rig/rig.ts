@@ -28,8 +28,8 @@ export type Thing =
     };
 
 /**
- * A set-up with its ways from one element to the next. Built once for a set-up and cheap: lists are short, and nothing is computed before it is
- * asked for.
+ * A set-up with its ways from one element to the next. Built once for a set-up and cheap: lists are short, and nothing
+ * is computed before it is asked for.
  */
 export interface RigIndex {
   readonly setup: Setup;
@@ -66,7 +66,10 @@ export function indexOf(setup: Setup): RigIndex {
 
 const thingsKnown = new WeakMap<Setup, readonly Thing[]>();
 
-/** Every element of a rig that something can be asked about, in the order in which one rigs. Worked out once for each set-up. */
+/**
+ * Every element of a rig that something can be asked about, in the order in which one rigs. Worked out once for each
+ * set-up.
+ */
 export function thingsOf(setup: Setup): readonly Thing[] {
   const things = thingsKnown.get(setup) ?? makeThings(setup);
   thingsKnown.set(setup, things);
@@ -127,7 +130,9 @@ export function linesOf(index: RigIndex, end: EndPart): RigLine[] {
 export const ropeIdsOf = (index: RigIndex, end: EndPart): ElementId[] =>
   linesOf(index, end).flatMap((line) => ropeSlots(line).map(({ id }) => id));
 
-/** Ropes in a device or hitch: those of a doubled line, or one of each of two lines. null as long as one is not chosen. */
+/**
+ * Ropes in a device or hitch: those of a doubled line, or one of each of two lines. null as long as one is not chosen.
+ */
 export function ropesIn(index: RigIndex, end: EndPart): Ropes | null {
   const lines = linesOf(index, end);
   if (lines.length === 0) return null;
@@ -153,7 +158,10 @@ export const besideConnector = (a: Attachment): ConnectorPiece | null =>
   a.pieces.find((p): p is ConnectorPiece => p.kind === 'connector' && p.beside !== null) ?? null;
 export const slingOf = (a: Attachment) => a.pieces.find((p) => p.kind === 'sling') ?? null;
 
-/** Who hangs by an attachment: its wearer, or, for a device at an anchor, whoever is tied into the loaded end of its line. */
+/**
+ * Who hangs by an attachment: its wearer, or, for a device at an anchor, whoever is tied into the loaded end of its
+ * line.
+ */
 export function hangingBy(index: RigIndex, a: Attachment): RigPerson[] {
   if (a.root.kind === 'harness' && !belaysFromHarness(index, a)) {
     const own = index.person(a.root.person);

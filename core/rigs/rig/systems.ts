@@ -6,7 +6,10 @@ import { alongOf, connector, device, fixed, footLoop, hitch, on, onTether, sling
 import { blankSetup, templateOf } from './templates/index.ts';
 import { removablesOf, variation, without, type VariationId } from './variations/index.ts';
 
-/** One of the usual ways of building a whole rig for a job: what grips the rope, in which order, on what it hangs. Common practice (`practice-ascending`, `practice-self-belay`). */
+/**
+ * One of the usual ways of building a whole rig for a job: what grips the rope, in which order, on what it hangs.
+ * Common practice (`practice-ascending`, `practice-self-belay`).
+ */
 export interface System {
   readonly id: SystemId;
   readonly templates: readonly TemplateId[];
@@ -41,7 +44,10 @@ function bare(setup: Setup): Setup {
   return placed(plain, [main], setup);
 }
 
-/** The rig with these attachments, from above; ends and pieces that it had under the same id and of the same kind stay as they were. */
+/**
+ * The rig with these attachments, from above; ends and pieces that it had under the same id and of the same kind stay
+ * as they were.
+ */
 function placed(setup: Setup, attachments: readonly Attachment[], had: Setup, order?: Setup['along']): Setup {
   const before = new Map<ElementId, Attachment['end'] | Attachment['pieces'][number]>(
     had.attachments.flatMap((a) => [a.end, ...a.pieces].map((part) => [part.id, part] as const)),

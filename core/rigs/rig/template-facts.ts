@@ -14,11 +14,17 @@ const BELAYED = [
 export const TEMPLATE_GROUPS = { belay: 'Belay', down: 'Go down', up: 'Go up' } as const;
 interface TemplateFacts {
   readonly group: keyof typeof TEMPLATE_GROUPS;
-  /** Who is in its rig, by id. A set-up of it that lacks one of them, or calls them by another role, would be judged as another job. A partner may be missing. */
+  /**
+   * Who is in its rig, by id. A set-up of it that lacks one of them, or calls them by another role, would be judged as
+   * another job. A partner may be missing.
+   */
   readonly roles: readonly (readonly [ElementId, Role])[];
 }
 
-/** What is known of each template without loading it, in the order in which they are offered; a test holds both together. */
+/**
+ * What is known of each template without loading it, in the order in which they are offered; a test holds both
+ * together.
+ */
 export const TEMPLATE_FACTS = {
   'belay-top-rope': { group: 'belay', roles: BELAYED },
   'belay-leader': { group: 'belay', roles: BELAYED },

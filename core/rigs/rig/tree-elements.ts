@@ -24,7 +24,9 @@ export const limbSchema = z.strictObject({
 });
 export type Limb = z.infer<typeof limbSchema>;
 
-/** What is particular to a tree: how the tie-in point was tried, where one goes along a limb, and what else holds there. */
+/**
+ * What is particular to a tree: how the tie-in point was tried, where one goes along a limb, and what else holds there.
+ */
 export const treeSchema = z.strictObject({
   tried: observed(
     {

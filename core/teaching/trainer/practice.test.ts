@@ -46,7 +46,8 @@ const run = (p: Practice, hands: (p: Practice) => Hands, forS: number, dtS = 0.0
 };
 
 describe('the device under the hand', () => {
-  // Worked by hand: direction of load and hand: grooved tube, mu 0.25, groove 90 degrees; the new device and smooth sheath are the reference.
+  // Worked by hand: direction of load and hand: grooved tube, mu 0.25, groove 90 degrees; the new device and smooth
+  // sheath are the reference.
   it('holds by its bend: 6.66 with the hand below, 3.82 at the line, 2.19 above', () => {
     expect([-1, -0.5, 0, 0.5, 1].map((h) => Number(ratioAt('tube', h).toFixed(2)))).toEqual([
       6.66, 5.05, 3.82, 2.9, 2.19,
@@ -57,7 +58,8 @@ describe('the device under the hand', () => {
 });
 
 describe('a fall with the hand off', () => {
-  // Worked by hand: Hands: off for 0.3 / 0.5 / 0.8 s; regripped at A 6.66 and 230 N with 80 kg. Closed forms: g t²/2, v²/2a, F times the way.
+  // Worked by hand: Hands: off for 0.3 / 0.5 / 0.8 s; regripped at A 6.66 and 230 N with 80 kg. Closed forms: g t²/2,
+  // v²/2a, F times the way.
   it.each([
     [0.3, 0.44, 0.46, 107],
     [0.5, 1.23, 1.29, 298],

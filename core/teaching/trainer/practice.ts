@@ -106,7 +106,8 @@ export const freeFallM = ({ settings, slackM, heightM, runnerM }: Practice): num
   Math.max(0, slackM) + (settings.belay === 'leader' ? 2 * Math.max(0, heightM - runnerM) : 0);
 
 /**
- * The practice a moment later, with the hands as they are by then. Long moments are cut into steps; a fall is exact within a step.
+ * The practice a moment later, with the hands as they are by then. Long moments are cut into steps; a fall is exact
+ * within a step.
  * @param forS > 0, s.
  */
 export function practiceStep(practice: Practice, hands: Hands, forS: number): Practice {
@@ -275,7 +276,10 @@ function fall(p: Practice, dtS: number): Practice {
   };
 }
 
-/** Down again: on a tube with both hands on the brake strand, on a cam with the hand on it and the lever. Nothing held is a fall. */
+/**
+ * Down again: on a tube with both hands on the brake strand, on a cam with the hand on it and the lever. Nothing held
+ * is a fall.
+ */
 function lower(p: Practice, dtS: number): Practice {
   if (!brakeHeld(p) && p.settings.device === 'tube') return letFall({ ...p, slackM: 0, runnerM: p.heightM });
   const { brake, guide } = p.hands;

@@ -37,7 +37,8 @@ describe('what a fall was', () => {
     expect(remark.tone).toBe(tone);
     expect(remark.says).toContain(words);
   });
-  // 107, 300 and 760 J in the palm after 0.3, 0.5 and 0.8 s without a hand; skin is burnt from 100, hardly anybody holds on from 300.
+  // 107, 300 and 760 J in the palm after 0.3, 0.5 and 0.8 s without a hand; skin is burnt from 100, hardly anybody
+  // holds on from 300.
   it.each([
     [99, ['good']],
     [107, ['good', 'mind']],

@@ -104,7 +104,10 @@ export function practiceRemarks(p: Practice): Remark[] {
   ];
 }
 
-/** The next thing that the hands do in the cycle, for a calm practice: taking in on a top rope, paying out to a leader, lowering. */
+/**
+ * The next thing that the hands do in the cycle, for a calm practice: taking in on a top rope, paying out to a leader,
+ * lowering.
+ */
 export function nextMove(p: Practice): string {
   const { brake, guide } = p.hands;
   const { belay, device } = p.settings;

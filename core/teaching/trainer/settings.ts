@@ -35,12 +35,15 @@ export const NO_HANDS: Hands = { brake: null, guide: null, thumbOnCam: false };
 /** Rope that a hand moves by a stroke over its whole pad, m. */
 export const STROKE_M = 0.6;
 
-/** How far the brake strand is bent away from the loaded one with the hand at this height, rad: beside it above, opposite below. */
+/**
+ * How far the brake strand is bent away from the loaded one with the hand at this height, rad: beside it above,
+ * opposite below.
+ */
 export const bendRad = (height: number): number => ((1 - Math.min(1, Math.max(-1, height))) / 2) * Math.PI;
 
 /**
- * Load over brake force with the hand at this height, pure number. A grooved tube on a 10 mm rope, best values: 6.66 below, 3.82 at the line, 2.19
- * above. A cam that is kept from turning brakes like its bend alone.
+ * Load over brake force with the hand at this height, pure number. A grooved tube on a 10 mm rope, best values: 6.66
+ * below, 3.82 at the line, 2.19 above. A cam that is kept from turning brakes like its bend alone.
  */
 export const ratioAt = (device: PracticeSettings['device'], height: number): number =>
   Math.exp(

@@ -2,7 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { holeNeededMm } from './index.ts';
 
-/** Smallest straight slot, found by walking over the ring sector: highest point of the outer arc over lowest point of the inner arc. */
+/**
+ * Smallest straight slot, found by walking over the ring sector: highest point of the outer arc over lowest point of
+ * the inner arc.
+ */
 function sampled(insideWidthMm: number, stockMm: number, thicknessMm: number): number {
   const r = insideWidthMm / 2;
   const steps = 4000;

@@ -30,9 +30,10 @@ export function seatThicknessMm({ plateMm, gapMm }: Device): number | null {
 }
 
 /**
- * Smallest hole through which a bent bar sits in a plate, mm: inner radius r = inside width / 2, stock d, plate thickness T:
- * need = r + d - sqrt(r^2 - T^2 / 4); the straight bar (T = 0) needs d. Infinity when the plate is thicker than the end is wide.
- * Source: plane geometry of a ring sector in a straight slot. Check: r 15, d 10, T 10 gives 10.858.
+ * Smallest hole through which a bent bar sits in a plate, mm: inner radius r = inside width / 2, stock d, plate
+ * thickness T: need = r + d - sqrt(r^2 - T^2 / 4); the straight bar (T = 0) needs d. Infinity when the plate is thicker
+ * than the end is wide. Source: plane geometry of a ring sector in a straight slot. Check: r 15, d 10, T 10 gives
+ * 10.858.
  */
 export function holeNeededMm(insideWidthMm: number, stockMm: number, thicknessMm: number): number {
   const r = insideWidthMm / 2;

@@ -27,7 +27,8 @@ describe('jobLoadKn', () => {
     // Factor 1 on the hardest rope there is.
     expect(load('self-belay-top-rope').high).toBeCloseTo(fallForceKn(anyRope().hard, 80, 1), 12);
   });
-  // From memory, with their intervals: 0.7 / 1.5 / 3 kN through a tube of which the hand is not known, 3 / 5 / 8 kN through what assists.
+  // From memory, with their intervals: 0.7 / 1.5 / 3 kN through a tube of which the hand is not known, 3 / 5 / 8 kN
+  // through what assists.
   it('a hard fall is cut at both ends of what slips', () => {
     const hard = (massKg: number) => ({
       ...usualLoad('belay-leader', massKg),
@@ -40,7 +41,8 @@ describe('jobLoadKn', () => {
     const cam = club.otherDevices.find((d) => d.family === 'assisted-cam')!;
     expect(jobLoadKn(hard(80), cam)).toEqual({ low: 3, best: 5, high: 8 });
   });
-  // Worked by hand: slack above a second at factor 0.1, 0.3 and 0.5 with 80 kg on 24.1 kN puts 2.9, 4.2 and 5.2 kN on the anchor; one decimal as printed.
+  // Worked by hand: slack above a second at factor 0.1, 0.3 and 0.5 with 80 kg on 24.1 kN puts 2.9, 4.2 and 5.2 kN on
+  // the anchor; one decimal as printed.
   it.each([
     [0.1, 2.9],
     [0.3, 4.2],

@@ -4,8 +4,9 @@ import { constant, threshold } from '../../foundations/sources/index.ts';
 import { exactly, interval, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../../foundations/units/index.ts';
 
 /**
- * What a job can put on the connector of the device, kN. Hanging: body weight with a jerk, and not less anywhere. A fall, or slack that has
- * crept in, is limited by rope slipping through a device that somebody tends; where nobody does by nothing but the rope.
+ * What a job can put on the connector of the device, kN. Hanging: body weight with a jerk, and not less anywhere. A
+ * fall, or slack that has crept in, is limited by rope slipping through a device that somebody tends; where nobody does
+ * by nothing but the rope.
  */
 export function jobLoadKn(facts: LoadCase, device: Device | null): Interval {
   const { massKg } = facts;

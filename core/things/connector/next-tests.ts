@@ -38,9 +38,9 @@ export interface NextTest {
 const NEXT_TESTS = 8;
 
 /**
- * What to try next on the ground, riskiest first: ways that nobody has tried, where trying can tell something. Not proposed are ways that do
- * not pass, and those that are a *stop* already. Unknown geometry comes before doubtful geometry, doubtful before good, and among equals the
- * higher load over strength left.
+ * What to try next on the ground, riskiest first: ways that nobody has tried, where trying can tell something. Not
+ * proposed are ways that do not pass, and those that are a *stop* already. Unknown geometry comes before doubtful
+ * geometry, doubtful before good, and among equals the higher load over strength left.
  */
 export function nextTests(
   cells: readonly WayCell[],

@@ -11,8 +11,8 @@ const BAD = {
 } as const;
 
 /**
- * A person's own results beside the computed findings. A bad one worsens the verdict, whatever came after it; a good one is shown and
- * takes nothing away.
+ * A person's own results beside the computed findings. A bad one worsens the verdict, whatever came after it; a good
+ * one is shown and takes nothing away.
  */
 export function withOwnTests(input: WayInput, report: WayReport, tests: readonly WayTest[]): WayReport {
   const { connector, device, load } = input;

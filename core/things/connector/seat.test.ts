@@ -26,7 +26,8 @@ describe('seat', () => {
 });
 
 describe('strength', () => {
-  // EN 12275 classes from memory: B 20/7/7, H 20/7/6, X 18/7/5 kN hold a person of 80 kg with a jerk (1.57 kN) twice over.
+  // EN 12275 classes from memory: B 20/7/7, H 20/7/6, X 18/7/5 kN hold a person of 80 kg with a jerk (1.57 kN) twice
+  // over.
   it.each([
     [20, 7, 7],
     [20, 7, 6],

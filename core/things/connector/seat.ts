@@ -106,9 +106,9 @@ export function roomFindings(connector: Connector, part: ElementId, strandsMm: r
 }
 
 /**
- * Strength left against the load of the job. Settling across is possible, not certain,
- * where somebody tends the device, and counts against the usual load, unless something holds the connector from turning. What an open gate
- * leaves is shown; that a gate is open, or may be opened, is judged with the gate.
+ * Strength left against the load of the job. Settling across is possible, not certain, where somebody tends the device,
+ * and counts against the usual load, unless something holds the connector from turning. What an open gate leaves is
+ * shown; that a gate is open, or may be opened, is judged with the gate.
  */
 export function strengthFinding(connector: Connector, part: ElementId, load: Interval): Finding {
   const canCross = connector.keeper !== 'yes';

@@ -20,8 +20,8 @@ export const alongKn = (majorKn: number, openKn: number | null, share: number): 
   openKn === null || openKn >= majorKn ? majorKn : Math.max(openKn, majorKn - share * (majorKn - openKn));
 
 /**
- * Strength left, kN. Along the spine: between gate-open and full strength by the share held off the spine. Worst: what is left when
- * it settles across, or when the gate is gone. null when the strength along is not entered.
+ * Strength left, kN. Along the spine: between gate-open and full strength by the share held off the spine. Worst: what
+ * is left when it settles across, or when the gate is gone. null when the strength along is not entered.
  * @param gateDoubtful something can open the gate or load it like a lever.
  */
 export function strengthLeftKn(

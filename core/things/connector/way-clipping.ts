@@ -23,9 +23,9 @@ const kn = (key: string, label: string, value: Interval): FindingNumber => ({
 });
 
 /**
- * How much a gate that can be opened or levered matters: what is left is the gate-open strength at best, against the load of the job: the
- * highest where somebody can fall, else the usual one. Never clear; *stop* where the load can reach half of what is left, or where that
- * strength is not known and somebody can fall.
+ * How much a gate that can be opened or levered matters: what is left is the gate-open strength at best, against the
+ * load of the job: the highest where somebody can fall, else the usual one. Never clear; *stop* where the load can
+ * reach half of what is left, or where that strength is not known and somebody can fall.
  */
 export function gateGoneSeverity({ connector, load }: WayInput, loadKn: Interval): Severity {
   if (connector.strengthOpenKn === null) return load.fall ? 'stop' : 'mind';
@@ -46,7 +46,9 @@ const leftText = ({ connector }: WayInput) =>
     ? 'What is left without the gate is not known; the load of this job is {load~}.'
     : 'Without the gate {open} is left at best; the load of this job is {load~}.';
 
-/** Everything about one way that lies in shape and place: does it pass, wedge, turn, and can something open the gate. */
+/**
+ * Everything about one way that lies in shape and place: does it pass, wedge, turn, and can something open the gate.
+ */
 export function clippingFindings(input: WayInput, way: Way, loadKn: Interval): Finding[] {
   const seat = seatKind(input.device) === 'plates' ? plates(input, way, loadKn) : [atRope(input, way)];
   return [...kind(input), ...declared(input), ...seat, ...gate(input, way, loadKn)];
@@ -255,8 +257,9 @@ function through(
 }
 
 /**
- * Stock of about the width of the gap can be forced or drawn between the plates and hold the device askew: that of the end in the device, and
- * of the other one as well where nothing keeps the connector from turning round while it is not loaded.
+ * Stock of about the width of the gap can be forced or drawn between the plates and hold the device askew: that of the
+ * end in the device, and of the other one as well where nothing keeps the connector from turning round while it is not
+ * loaded.
  */
 function wedging(input: WayInput, { end }: Way): Finding[] {
   const here = endMeasures(input.connector, end).stockMm;
@@ -287,7 +290,8 @@ function betweenPlates({ connector, device, load }: WayInput, stockMm: number | 
 }
 
 /**
- * A sleeve sits on the gate: it can come into a gap or notch only where that is open on the side to which the gate looks. Not known: on both.
+ * A sleeve sits on the gate: it can come into a gap or notch only where that is open on the side to which the gate
+ * looks. Not known: on both.
  */
 function sleeve(input: WayInput, way: Way, sleeveFromMm: number | null, loadKn: Interval): Finding[] {
   const { connector, device } = input;

@@ -102,8 +102,8 @@ function offSpine(
 }
 
 /**
- * Settling across is possible, not certain: where somebody tends the device, and nobody can fall onto it, it is never worse than *mind*, and
- * the usual load counts. In a fall the upper end of the load decides, and nobody's eye helps.
+ * Settling across is possible, not certain: where somebody tends the device, and nobody can fall onto it, it is never
+ * worse than *mind*, and the usual load counts. In a fall the upper end of the load decides, and nobody's eye helps.
  */
 function across({ connector, device, load }: WayInput, loadKn: Interval): Finding[] {
   if (connector.keeper === 'yes') return [];

@@ -15,7 +15,9 @@ export type Way = z.infer<typeof waySchema>;
 
 export const wayKey = ({ end, from, gate }: Way): string => `${end}/${from}/${gate}`;
 
-/** "broad end in the device, from the left, gate away from the brake strand"; only what differs for this pair is said. */
+/**
+ * "broad end in the device, from the left, gate away from the brake strand"; only what differs for this pair is said.
+ */
 export function wayName(way: Way, connector: Connector, device: Device): string {
   const where = seatKind(device) === 'plates' ? 'in the device' : 'at the rope';
   return [
@@ -33,8 +35,8 @@ const SIDES = ['left', 'right'] as const;
 const GATES = ['free', 'brake'] as const;
 
 /**
- * Every way that differs: both ends (an oval has one kind), both sides for plates (a bight of rope has none), gate to both sides.
- * Eight at most. Mirroring the device swaps left and right and changes nothing else.
+ * Every way that differs: both ends (an oval has one kind), both sides for plates (a bight of rope has none), gate to
+ * both sides. Eight at most. Mirroring the device swaps left and right and changes nothing else.
  */
 export const waysOf = (connector: Connector, device: Device): readonly Way[] =>
   WAYS[connector.shape === 'oval' ? 'alike' : 'unlike'][seatKind(device) === 'plates' ? 'plates' : 'bight'];

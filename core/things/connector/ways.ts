@@ -14,7 +14,10 @@ export interface WayReport {
   readonly severity: Severity;
   /** Worst first; never empty. */
   readonly findings: readonly Finding[];
-  /** Hole less what the bent stock needs, mm; negative when it does not pass, null where not measured or where rope is the seat. */
+  /**
+   * Hole less what the bent stock needs, mm; negative when it does not pass, null where not measured or where rope is
+   * the seat.
+   */
   readonly playMm: number | null;
   /** Strength left in kN: low is the worst that this way allows; null where not entered. */
   readonly strengthLeftKn: Interval | null;
@@ -57,7 +60,10 @@ const counts = (findings: readonly Finding[]) =>
     .slice(0, 3)
     .map((s) => findings.filter((f) => f.severity === s).length);
 
-/** Better first: fewer findings of the worst kinds, then more strength left in the worst case, then the order of `waysOf`. */
+/**
+ * Better first: fewer findings of the worst kinds, then more strength left in the worst case, then the order of
+ * `waysOf`.
+ */
 export function compareWays(a: WayReport, b: WayReport): number {
   // Worst kinds first: stop, mind, untested.
   const [x, y] = [counts(a.findings), counts(b.findings)];

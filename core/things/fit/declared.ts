@@ -3,8 +3,9 @@ import { diameterOf, type Declaration, type Rope } from '../gear/index.ts';
 import type { RopeInDeviceInput } from './rope-in-device-input.ts';
 
 /**
- * A rope against a declared range. Ranges are declared for the diameter on the label, so a label inside is inside; a measured one counts with its uncertainty: *mind* where its best value
- * is outside, *not tested* where only an end of it is.
+ * A rope against a declared range. Ranges are declared for the diameter on the label, so a label inside is inside; a
+ * measured one counts with its uncertainty: *mind* where its best value is outside, *not tested* where only an end of
+ * it is.
  */
 export function inRange(rope: Rope, { minDiameterMm: min, maxDiameterMm: max }: Declaration): Severity {
   const { diameterMm, measured } = diameterOf(rope);
@@ -21,6 +22,8 @@ export const accepting = ({ device, rope, load }: RopeInDeviceInput): readonly D
     (d) => d.job === load.use && d.strands === load.strands && d.constructions.includes(rope.construction),
   );
 
-/** The maker has declared this device for this rope: what is usual of the family says nothing more about its diameter. */
+/**
+ * The maker has declared this device for this rope: what is usual of the family says nothing more about its diameter.
+ */
 export const isDeclared = (input: RopeInDeviceInput): boolean =>
   accepting(input).some((d) => inRange(input.rope, d) === 'clear');

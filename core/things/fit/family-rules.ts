@@ -5,7 +5,10 @@ import { isDeclared } from './declared.ts';
 import { handOffIn, inGuideMode } from './mode.ts';
 import type { RopeInDeviceInput } from './rope-in-device-input.ts';
 
-/** Everything that follows from the traits of a family, whatever the model declares. Rules ask for traits, never for a family. */
+/**
+ * Everything that follows from the traits of a family, whatever the model declares. Rules ask for traits, never for a
+ * family.
+ */
 export function familyRules(input: RopeInDeviceInput): Finding[] {
   const traits = traitsOf(input.device.family);
   return [
@@ -182,7 +185,10 @@ function upOnly({ device, load }: RopeInDeviceInput, traits: FamilyTraits): Find
   ];
 }
 
-/** Where no range is declared for this rope, what is known of thin rope in such devices; a limit of one model is nobody's common practice. */
+/**
+ * Where no range is declared for this rope, what is known of thin rope in such devices; a limit of one model is
+ * nobody's common practice.
+ */
 function guideMode(input: RopeInDeviceInput): Finding[] {
   const { device, rope, part } = input;
   const limitMm = threshold('thinRopeMm');

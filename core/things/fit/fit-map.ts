@@ -10,7 +10,8 @@ export interface FitCell {
   /** Worst finding first; never empty. */
   readonly findings: readonly Finding[];
   /**
-   * From the diameter to the nearer limit of the range it fits best, mm; negative outside. null without a declared range for this kind of rope.
+   * From the diameter to the nearer limit of the range it fits best, mm; negative outside. null without a declared
+   * range for this kind of rope.
    */
   readonly marginMm: number | null;
 }

@@ -24,7 +24,8 @@ describe('how hands hold a device', () => {
     expect(gripsOf('clamp-toothed')).toEqual([]);
     expect(new Set(families.flatMap((f) => gripsOf(f).map((g) => g.id)))).toEqual(new Set(GRIP_IDS));
   });
-  // What is called right must be what the engine computes the most braking for: a tube below the line, a Munter hitch with parallel strands.
+  // What is called right must be what the engine computes the most braking for: a tube below the line, a Munter hitch
+  // with parallel strands.
   it('never calls the weaker of two computed ways the right one', () => {
     for (const family of families) {
       const { brake } = traitsOf(family);

@@ -12,13 +12,19 @@ export const GRIP_IDS = [
 ] as const;
 export type GripId = (typeof GRIP_IDS)[number];
 
-/** One way in which hands hold a device and its rope: what follows, and how it is noticed. Common practice, `practice-brake-hand`. */
+/**
+ * One way in which hands hold a device and its rope: what follows, and how it is noticed. Common practice,
+ * `practice-brake-hand`.
+ */
 export interface Grip {
   readonly id: GripId;
   readonly label: string;
   readonly happens: string;
   readonly notice: string;
-  /** Of a braking that is computed: the brake strand away from the loaded one in this grip, 180 straight opposite, 0 beside it. Absent: the grip is not one of angle. */
+  /**
+   * Of a braking that is computed: the brake strand away from the loaded one in this grip, 180 straight opposite, 0
+   * beside it. Absent: the grip is not one of angle.
+   */
   readonly brakeAngleDeg?: 0 | 180;
 }
 

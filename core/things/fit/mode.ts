@@ -10,7 +10,10 @@ export function handOffIn(device: Device, job: Job): ReturnType<typeof traitsOf>
   return traits.guideMode && !inGuideMode(device, job) ? 'runs' : traits.handOff;
 }
 
-/** Which mode, groove or threading this device is used in for this job, in a few words each; empty when there is only one. */
+/**
+ * Which mode, groove or threading this device is used in for this job, in a few words each; empty when there is only
+ * one.
+ */
 export function modesOf(device: Device, job: Job): string[] {
   const traits = traitsOf(device.family);
   const modes: string[] = [];

@@ -26,8 +26,8 @@ const judged = (
   }).find((f) => f.code === 'fit.rope-not-for-job');
 
 describe('kind of rope for the job', () => {
-  // EN 892 tests single ropes alone, half ropes one strand at a time but for use in pairs, twin ropes two together; EN 1891 ropes are not
-  // tested for a leader's fall. Common practice follows.
+  // EN 892 tests single ropes alone, half ropes one strand at a time but for use in pairs, twin ropes two together; EN
+  // 1891 ropes are not tested for a leader's fall. Common practice follows.
   it.each<[Job, RopeConstruction, string | undefined]>([
     ['belay-leader', 'single', undefined],
     ['belay-leader', 'half', 'stop'],

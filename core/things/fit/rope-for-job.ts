@@ -8,7 +8,9 @@ const WHY: Readonly<Partial<Record<RopeConstruction, string>>> = {
   'low-stretch': 'It hardly gives: a fall onto it loads person, connector and anchor hard.',
 };
 
-/** Two strands to the same person: ropes that are made to work as a pair then do. Two seconds hang on one strand each. */
+/**
+ * Two strands to the same person: ropes that are made to work as a pair then do. Two seconds hang on one strand each.
+ */
 const isPair = ({ load, rope }: RopeInDeviceInput): boolean =>
   JOB_FACTS[load.use].pairOfRopes &&
   load.strands === 'two' &&

@@ -11,7 +11,8 @@ const first = (rope: Partial<Rope>) => `${fit(rope)[0]!.code} ${fit(rope)[0]!.se
 const label = (nominalDiameterMm: number) => ({ nominalDiameterMm, measuredDiameterMm: null });
 
 describe('ropeInDevice', () => {
-  // Culvert tube: single ropes 8.7 to 11 mm. Ranges are declared for labels: one inside is inside. A caliper reading counts ± its own uncertainty.
+  // Culvert tube: single ropes 8.7 to 11 mm. Ranges are declared for labels: one inside is inside. A caliper reading
+  // counts ± its own uncertainty.
   it.each<[string, Partial<Rope>, string]>([
     ['inside', { measuredDiameterMm: 9.9 }, 'fit.rope-in-range clear'],
     ['just inside, measured ± 0.1', { measuredDiameterMm: 8.8 }, 'fit.rope-in-range clear'],

@@ -8,8 +8,9 @@ import { ropeForJob } from './rope-for-job.ts';
 import type { RopeInDeviceInput } from './rope-in-device-input.ts';
 
 /**
- * Does this rope fit this device for this job? By what the maker declares and by what its family is known for. A diameter outside the declared range is *stop*, at a limit
- * see `inRange`, no declared range is *not tested*. The measured diameter beats the label (see `diameterOf`).
+ * Does this rope fit this device for this job? By what the maker declares and by what its family is known for. A
+ * diameter outside the declared range is *stop*, at a limit see `inRange`, no declared range is *not tested*. The
+ * measured diameter beats the label (see `diameterOf`).
  */
 export function ropeInDevice(input: RopeInDeviceInput): Finding[] {
   const declared = traitsOf(input.device.family).tied ? tied(input) : byDeclaration(input);

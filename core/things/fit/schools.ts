@@ -10,7 +10,10 @@ export interface SchoolSide {
   readonly judgedBy?: readonly FindingCode[];
 }
 
-/** A question on which practice is divided (`practice-families`: common practice). Zevrin shows the reasons and what it finds in a set-up, and takes no side; the maker’s way comes first. */
+/**
+ * A question on which practice is divided (`practice-families`: common practice). Zevrin shows the reasons and what it
+ * finds in a set-up, and takes no side; the maker’s way comes first.
+ */
 export interface School {
   readonly question: string;
   readonly jobs: readonly Job[];

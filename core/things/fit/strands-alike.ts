@@ -4,8 +4,8 @@ import { threshold } from '../../foundations/sources/index.ts';
 import { around, exactly } from '../../foundations/units/index.ts';
 
 /**
- * Two ropes side by side in one device: unlike diameter or sheath makes one strand run faster, so that the rope creeps through the
- * anchor and one end comes up short. Nothing is said about one folded rope, whose strands are alike.
+ * Two ropes side by side in one device: unlike diameter or sheath makes one strand run faster, so that the rope creeps
+ * through the anchor and one end comes up short. Nothing is said about one folded rope, whose strands are alike.
  */
 export function strandsAlike(ropeA: Rope, ropeB: Rope): Finding[] {
   const a = diameterOf(ropeA);

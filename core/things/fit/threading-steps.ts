@@ -19,7 +19,10 @@ export interface ThreadingStep {
   readonly see: string;
 }
 
-/** Top first, so that the device hangs by itself while both hands close the rest. Common practice; how its maker shows it comes first. */
+/**
+ * Top first, so that the device hangs by itself while both hands close the rest. Common practice; how its maker shows
+ * it comes first.
+ */
 const BOLLARD: readonly ThreadingStep[] = [
   {
     view: 'bollard-upper',

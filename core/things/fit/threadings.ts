@@ -25,7 +25,10 @@ export interface Threading {
   readonly test: string;
 }
 
-/** How a device is used where that changes the way of the rope: braking by hand, or as a plate at the anchor that grips by itself. */
+/**
+ * How a device is used where that changes the way of the rope: braking by hand, or as a plate at the anchor that grips
+ * by itself.
+ */
 export type ThreadingMode = 'brakes' | 'guides';
 
 const PULL = 'Brake hand on, pull sharply at the strand to the load.';
@@ -134,7 +137,10 @@ const PLATE: readonly Threading[] = [
   connectorOnly,
 ];
 
-/** A bollard device is threaded top first, so that it hangs by itself before the rest is closed; every pin is seen and pushed. */
+/**
+ * A bollard device is threaded top first, so that it hangs by itself before the rest is closed; every pin is seen and
+ * pushed.
+ */
 const BOLLARD: readonly Threading[] = [
   right(
     'The line runs in at the top beside the upper pin, across the arm and around the lower bollard. The places to look at: 1 the upper pin, 2 the bollard, 3 the lower pin.',
@@ -179,7 +185,9 @@ const RELIEVER: readonly Threading[] = [
   },
 ];
 
-/** The ways of a rope through a device of this family, the right one first; none where nobody belays or brakes with it. */
+/**
+ * The ways of a rope through a device of this family, the right one first; none where nobody belays or brakes with it.
+ */
 export function threadingsOf(family: Device['family'], mode: ThreadingMode = 'brakes'): readonly Threading[] {
   const { guideMode, brake, turningCam, tied, tuned } = traitsOf(family);
   if (mode === 'guides') return guideMode ? GUIDE : [];

@@ -5,8 +5,8 @@ import { brakeForceN, handForceN } from './index.ts';
 const unmeasured = (massKg: number) => ({ massKg, handForceN: null });
 const on = (diameterMm: number, weather: 'dry' | 'wet' | 'icy' = 'dry') => ({ diameterMm, weather });
 
-// Constants to carry: default 150/230/330 N on a 10 mm rope; times (d / 10)^0.7; wet 0.8 to 1, icy 0.5 to 0.8; about 2.8 N per kg
-// for small people, at most the default, unless measured.
+// Constants to carry: default 150/230/330 N on a 10 mm rope; times (d / 10)^0.7; wet 0.8 to 1, icy 0.5 to 0.8; about
+// 2.8 N per kg for small people, at most the default, unless measured.
 describe('handForceN', () => {
   it('an adult who was not measured, 10 mm, dry', () =>
     expect(handForceN(unmeasured(83), on(10)).forceN).toEqual({ low: 150, best: 230, high: 330 }));
@@ -53,7 +53,8 @@ describe('handForceN', () => {
   });
 });
 
-// A tube at the anchor with load and hand both down turns the rope by half a turn only: 84 kg on mu 0.25 need 376 N, not 126.
+// A tube at the anchor with load and hand both down turns the rope by half a turn only: 84 kg on mu 0.25 need 376 N,
+// not 126.
 describe('brakeForceN', () => {
   const none = { low: 0, best: 0, high: 0 };
   const at = (exponent: number) => ({ low: exponent, best: exponent, high: exponent });

@@ -20,15 +20,18 @@ export interface BrakeForceInput {
   readonly exponent: Interval;
   /** Mass of all strands together, kg per metre of strand. */
   readonly ropeKgPerM: Interval;
-  /** Hand force on one strand over that on two, when only one runs through the device; left out: two do, or the device was not made for two. */
+  /**
+   * Hand force on one strand over that on two, when only one runs through the device; left out: two do, or the device
+   * was not made for two.
+   */
   readonly oneStrand?: Interval;
   /** Length of strand that hangs free below the device, m, >= 0. */
   readonly hangingM: number;
 }
 
 /**
- * Force that the brake hand must hold: m g / A - rho g L, A the ratio of the device. Negative when the hanging rope holds more
- * than is needed. N.
+ * Force that the brake hand must hold: m g / A - rho g L, A the ratio of the device. Negative when the hanging rope
+ * holds more than is needed. N.
  */
 export function brakeForceN({ massKg, exponent, ropeKgPerM, hangingM, oneStrand }: BrakeForceInput): Interval {
   const g = STANDARD_GRAVITY_M_PER_S2;
@@ -42,8 +45,9 @@ export function brakeForceN({ massKg, exponent, ropeKgPerM, hangingM, oneStrand 
 const HAND_REFERENCE_MM = 10;
 
 /**
- * What the brake hand of this person holds on this rope, N: measured once (with its spread), or the stated default, of which a light person
- * has at most a share by mass; less on thin, wet or icy rope. Check: 10 mm, dry: 150/230/330; a child of 30 kg 55/84/121; 8.5 mm 0.892 of it.
+ * What the brake hand of this person holds on this rope, N: measured once (with its spread), or the stated default, of
+ * which a light person has at most a share by mass; less on thin, wet or icy rope. Check: 10 mm, dry: 150/230/330; a
+ * child of 30 kg 55/84/121; 8.5 mm 0.892 of it.
  * @param on diameter of the rope, mm, > 0.
  */
 export function handForceN(

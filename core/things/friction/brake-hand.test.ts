@@ -21,7 +21,8 @@ const codes = (change: Partial<BrakeHandInput>) => brakeHand({ ...base, ...chang
 
 describe('brakeForceN', () => {
   const exponent = exactly(0.25 * 2 * Math.PI);
-  // Worked by hand: 80 kg, mu 0.25, one full turn: 163 N alone, 127 N above 30 m of two strands of 62 g/m. Whole newtons as printed there.
+  // Worked by hand: 80 kg, mu 0.25, one full turn: 163 N alone, 127 N above 30 m of two strands of 62 g/m. Whole
+  // newtons as printed there.
   it('meets the check values', () => {
     const at = (hangingM: number) => brakeForceN({ massKg: 80, exponent, ropeKgPerM: exactly(0.124), hangingM }).best;
     expect(at(0)).toBeCloseTo(163, 0);
@@ -44,7 +45,8 @@ describe('a grooved tube with its brake strand at an angle to the load', () => {
       rope: 'none',
       brakeAngleRad: (degrees * Math.PI) / 180,
     }).bottomN.best;
-  // Worked by hand: ratio 2.19 / 2.90 / 3.82 / 5.05 / 6.66; 84 kg need 376 N beside the load, 126 led back. Three figures as printed.
+  // Worked by hand: ratio 2.19 / 2.90 / 3.82 / 5.05 / 6.66; 84 kg need 376 N beside the load, 126 led back. Three
+  // figures as printed.
   it.each([
     [0, 2.19],
     [45, 2.9],

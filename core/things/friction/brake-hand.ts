@@ -34,11 +34,14 @@ export interface BrakeHandInput {
   readonly backedUp?: boolean;
   /** What hangs on the rope when it is not whoever brakes, kg. */
   readonly massKg?: number;
-  /** Angle between brake strand and loaded strand, rad, 0 to pi; pi when left out: the hand straight below, the load above. */
+  /**
+   * Angle between brake strand and loaded strand, rad, 0 to pi; pi when left out: the hand straight below, the load
+   * above.
+   */
   readonly brakeAngleRad?: number;
   /**
-   * Where the rope is that helps or loads: `below` the device it helps the hand (the usual); `load`: the rope let out hangs with the person
-   * below the device; `none`: it hangs on neither side to speak of.
+   * Where the rope is that helps or loads: `below` the device it helps the hand (the usual); `load`: the rope let out
+   * hangs with the person below the device; `none`: it hangs on neither side to speak of.
    */
   readonly rope?: 'below' | 'load' | 'none';
   /** The brake strand runs over the smooth side of a tube that has grooves. */
@@ -156,7 +159,10 @@ export function brakeOf({ family }: Device, smoothSide: boolean): BrakeKind | nu
 /** In a tube a second connector bends the rope more; what it does in other devices is not known. */
 const isTube = (brake: BrakeKind): boolean => brake === 'tube' || brake === 'grooved-tube';
 
-/** Findings about the brake hand: enough along the descent, above the device, held back by the rope, and what shifts friction. */
+/**
+ * Findings about the brake hand: enough along the descent, above the device, held back by the rope, and what shifts
+ * friction.
+ */
 export function brakeHand(input: BrakeHandInput): Finding[] {
   const figures = brakeFigures(input);
   if (figures === null) {
@@ -259,8 +265,8 @@ function alongTheDescent(input: BrakeHandInput, figures: BrakeFigures): Finding 
 }
 
 /**
- * Said only while the hitch stands: without it the finding about the hitch is the one to act on, and the force stands above. Where the brake
- * strand does not run away from the load there is no hand below to keep.
+ * Said only while the hitch stands: without it the finding about the hitch is the one to act on, and the force stands
+ * above. Where the brake strand does not run away from the load there is no hand below to keep.
  */
 function aboveTheDevice(
   { backupStands, brakeAngleRad = HAND_BELOW_RAD }: BrakeHandInput,
@@ -282,8 +288,8 @@ function aboveTheDevice(
 }
 
 /**
- * A rope that brakes by itself. Stiff rope does not bend into the device and runs worse than reckoned: there the low end decides, at any depth;
- * where the stiffness is not known, the low end leaves it open.
+ * A rope that brakes by itself. Stiff rope does not bend into the device and runs worse than reckoned: there the low
+ * end decides, at any depth; where the stiffness is not known, the low end leaves it open.
  */
 function heldBack(input: BrakeHandInput, { topN, bottomN }: BrakeFigures): Finding[] {
   const { extraConnector, rope = 'below' } = input;

@@ -45,7 +45,10 @@ export function frictionShifts({ weather, sheath, wear }: Conditions): FrictionS
   return shifts;
 }
 
-/** All shifts together. They are no errors of measurement that could cancel: a wet, worn, slick rope is all three, so their bad ends add up. */
+/**
+ * All shifts together. They are no errors of measurement that could cancel: a wet, worn, slick rope is all three, so
+ * their bad ends add up.
+ */
 export const shiftOf = (conditions: Conditions): Interval =>
   frictionShifts(conditions).reduce((all, { factor }) => times(all, factor), exactly(1));
 
@@ -57,8 +60,8 @@ export function possible({ weather, sheath, wear }: Conditions): Conditions[] {
 }
 
 /**
- * A figure over everything that these conditions can be: the lowest low and the highest high, at its best the usual state. So not knowing a
- * state is never better than any state.
+ * A figure over everything that these conditions can be: the lowest low and the highest high, at its best the usual
+ * state. So not knowing a state is never better than any state.
  */
 export function overPossible(conditions: Conditions, figure: (known: Conditions) => Interval): Interval {
   const all = possible(conditions).map(figure);

@@ -31,8 +31,9 @@ const WRAPPED: Readonly<
 };
 
 /**
- * Exponent ln(T_load / T_brake) of a device that a hand brakes. `lipRad` says where the hand is: 0 beside the loaded strand, pi straight
- * below. Tubes are reckoned by their contacts, a Munter hitch by its ratio in both positions, the others by their total turn of rope: estimates with a wide interval.
+ * Exponent ln(T_load / T_brake) of a device that a hand brakes. `lipRad` says where the hand is: 0 beside the loaded
+ * strand, pi straight below. Tubes are reckoned by their contacts, a Munter hitch by its ratio in both positions, the
+ * others by their total turn of rope: estimates with a wide interval.
  */
 export function deviceExponent(input: DeviceExponentInput): Interval {
   const { brake, conditions: c, diameterMm, extraConnector, lipRad } = input;
@@ -74,7 +75,10 @@ function plusBehind(exponent: Interval, { behindConnector, conditions }: Omit<De
   return plus(exponent, more);
 }
 
-/** A Munter hitch brakes most with both strands parallel, and not much less with them opposite; the ratios are those of 10 mm and a dry, used rope. */
+/**
+ * A Munter hitch brakes most with both strands parallel, and not much less with them opposite; the ratios are those of
+ * 10 mm and a dry, used rope.
+ */
 function munterExponent(opposed: number, { conditions, diameterMm }: Omit<DeviceExponentInput, 'brake'>): Interval {
   const [parallel, opposite] = [
     mapRising(constant('munterParallelRatio'), Math.log),

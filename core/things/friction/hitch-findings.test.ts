@@ -57,7 +57,8 @@ describe('hitchGripMargin', () => {
     expect(margin({ cordDiameterMm: 9 }).best).toBeLessThan(margin({}).best);
     expect(margin({ weather: 'icy' }).best).toBeLessThan(margin({}).best);
     expect(margin({ material: 'uhmwpe' }).best).toBeLessThan(margin({ material: 'aramid' }).best);
-    // Not known spans polyamide to UHMWPE: its low end lies far below polyamide, its best value is not lowered by mere ignorance.
+    // Not known spans polyamide to UHMWPE: its low end lies far below polyamide, its best value is not lowered by mere
+    // ignorance.
     expect(margin({ material: 'unknown' }).low).toBeLessThan(0.6 * margin({}).low);
     expect(margin({ material: 'unknown' }).best).toBe(margin({}).best);
   });

@@ -34,7 +34,10 @@ export interface HitchInput extends HitchOnRopeInput {
 }
 
 const LOW_MELTING: ReadonlySet<Cord['material']> = new Set(['uhmwpe']);
-/** Wraps that practice asks for around one strand or two, and above which a hitch is slow to let go (`practice-hitch-wraps`). */
+/**
+ * Wraps that practice asks for around one strand or two, and above which a hitch is slow to let go
+ * (`practice-hitch-wraps`).
+ */
 const WRAPS_LEAST = { one: 4, two: 3 } as const;
 const WRAPS_MANY = { one: 6, two: 5 } as const;
 

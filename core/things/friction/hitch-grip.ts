@@ -25,12 +25,13 @@ export function bite(cordDiameterMm: number, ropeDiameterMm: number): number {
 const MATERIAL = { polyester: 'muFactorPolyester', aramid: 'muFactorAramid', uhmwpe: 'muFactorUhmwpe' } as const;
 
 /**
- * Grip margin of a friction hitch: wraps there are over wraps needed, where the wraps needed build up the tension ratio R by
- * capstan friction: n = ln R / (2 pi mu). Above 1 it grips. An estimate; a pull test on the rope itself beats it.
+ * Grip margin of a friction hitch: wraps there are over wraps needed, where the wraps needed build up the tension ratio
+ * R by capstan friction: n = ln R / (2 pi mu). Above 1 it grips. An estimate; a pull test on the rope itself beats it.
  */
 export function hitchGripMargin(input: HitchGripInput): Interval {
   const { material } = input;
-  // A cord of unknown fibre spans everything from polyamide to the slipperiest one; the finding says that it is not known.
+  // A cord of unknown fibre spans everything from polyamide to the slipperiest one; the finding says that it is not
+  // known.
   const materialFactor =
     material === 'polyamide'
       ? []

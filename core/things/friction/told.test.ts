@@ -5,8 +5,8 @@ import { interval, STANDARD_GRAVITY_M_PER_S2 } from '../../foundations/units/ind
 import { brakeFigures, brakeHand, hitchFindings, hitchOnRope, type BrakeHandInput, type HitchInput } from './index.ts';
 
 /*
- * What is said, with its numbers, as it was read through. Where a text changes here, read it as somebody would who hangs there: is it true, is it clear,
- * and is the number the right one? Then `npx vitest run -u` takes it.
+ * What is said, with its numbers, as it was read through. Where a text changes here, read it as somebody would who
+ * hangs there: is it true, is it clear, and is the number the right one? Then `npx vitest run -u` takes it.
  */
 
 const hitch: HitchInput = {

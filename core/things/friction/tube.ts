@@ -12,8 +12,8 @@ export interface TubeInput {
   /** Second connector clipped beside the first. */
   readonly extraConnector: boolean;
   /**
-   * How far the brake strand is bent over the lip of the tube, rad, 0 to pi: 0 with the hand above the device (brake strand beside the
-   * loaded strand), pi with the hand straight below.
+   * How far the brake strand is bent over the lip of the tube, rad, 0 to pi: 0 with the hand above the device (brake
+   * strand beside the loaded strand), pi with the hand straight below.
    */
   readonly lipRad: number;
 }
@@ -21,7 +21,10 @@ export interface TubeInput {
 /** Diameter at which the coefficients of friction are stated, mm. */
 const REFERENCE_DIAMETER_MM = 10;
 
-/** Braking exponent of a thinner or thicker rope, relative to 10 mm. Never falls with the diameter; kept between 0.5 and 1.25. */
+/**
+ * Braking exponent of a thinner or thicker rope, relative to 10 mm. Never falls with the diameter; kept between 0.5 and
+ * 1.25.
+ */
 export function thinness(diameterMm: number): Interval {
   const slope = constant('thinRopeSlopePerMm');
   const away = diameterMm - REFERENCE_DIAMETER_MM;
@@ -32,8 +35,8 @@ export function thinness(diameterMm: number): Interval {
 }
 
 /**
- * Exponent of the capstan chain of a tube: half a turn on the connector plus the bend over the lip, which grooves deepen.
- * Errors of friction, geometry and diameter are independent and combine accordingly.
+ * Exponent of the capstan chain of a tube: half a turn on the connector plus the bend over the lip, which grooves
+ * deepen. Errors of friction, geometry and diameter are independent and combine accordingly.
  * @returns ln(T_load / T_brake), a pure number > 0.
  */
 export const tubeExponent = (input: TubeInput): Interval =>

@@ -10,8 +10,8 @@ import {
 } from './index.ts';
 
 /*
- * The closed forms once more, worked out here with the numbers themselves and by hand, not with the register: both ends of every interval, so that a
- * number that slips in the register is seen.
+ * The closed forms once more, worked out here with the numbers themselves and by hand, not with the register: both ends
+ * of every interval, so that a number that slips in the register is seen.
  */
 
 type Three = readonly [low: number, best: number, high: number];
@@ -23,7 +23,10 @@ const product = (...factors: Three[]): Three => {
 };
 const MU: Three = [0.2, 0.25, 0.35];
 const dry: Conditions = { weather: 'dry', sheath: 'smooth', wear: 'new' };
-/** Half a turn on the connector and half a turn over grooves opened by 75, 90 or 120 degrees: pi / sin(half the opening). */
+/**
+ * Half a turn on the connector and half a turn over grooves opened by 75, 90 or 120 degrees: pi / sin(half the
+ * opening).
+ */
 const GROOVED: Three = [120, 90, 75].map(
   (deg) => Math.PI + Math.PI / Math.sin((deg * Math.PI) / 360),
 ) as unknown as Three;

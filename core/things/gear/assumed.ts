@@ -2,8 +2,9 @@ import { z } from 'zod';
 import type { ConstantId } from '../../foundations/sources/index.ts';
 
 /**
- * Values that may stand for a whole kind instead of for this one thing: a range that is typical of the kind, or what else it could as well be. How
- * strong something is, and what its maker declares, is never typical: it is said or it stays open.
+ * Values that may stand for a whole kind instead of for this one thing: a range that is typical of the kind, or what
+ * else it could as well be. How strong something is, and what its maker declares, is never typical: it is said or it
+ * stays open.
  */
 export const TYPICAL = {
   rope: { lengthM: 'typicalRopeLengthM' },
@@ -27,7 +28,9 @@ export const TYPICAL = {
 /** Kinds of gear, and people. */
 export type TypicalKind = keyof typeof TYPICAL;
 
-/** Names of fields whose value is typical of the kind, not of this thing; empty where everything was measured or read. */
+/**
+ * Names of fields whose value is typical of the kind, not of this thing; empty where everything was measured or read.
+ */
 export const assumedSchema = (kind: TypicalKind) =>
   z
     .array(z.string())

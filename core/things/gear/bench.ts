@@ -11,8 +11,9 @@ export const BENCH_RESULTS = {
 export type BenchResult = keyof typeof BENCH_RESULTS;
 
 /**
- * One try near the ground with one's own gear: what stands above is made to slip onto this item. Kept with the lower of the two, about this one pair, on this rope
- * and connector; it may worsen a verdict, and makes nothing clear that was not tried.
+ * One try near the ground with one's own gear: what stands above is made to slip onto this item. Kept with the lower of
+ * the two, about this one pair, on this rope and connector; it may worsen a verdict, and makes nothing clear that was
+ * not tried.
  */
 export const benchTestSchema = z.strictObject({
   id: idSchema,

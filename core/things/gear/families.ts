@@ -15,8 +15,8 @@ export type Defeat = keyof typeof DEFEATS;
 export type BrakeKind = 'tube' | 'grooved-tube' | 'eight' | 'munter' | 'plate';
 
 /**
- * What makes families differ, as data: rules ask for traits and never for a family. `null` is "not declared". Source of all of
- * them: common practice (`practice-families`); the declaration of the model comes before them.
+ * What makes families differ, as data: rules ask for traits and never for a family. `null` is "not declared". Source of
+ * all of them: common practice (`practice-families`); the declaration of the model comes before them.
  */
 export interface FamilyTraits {
   readonly label: string;

@@ -2,7 +2,9 @@ import { z } from 'zod';
 import './plain.ts';
 import { QUANTITIES, type Quantity } from '../../foundations/units/index.ts';
 
-/** What a form needs to know of a field beside its schema. Kept with the schema, so that there is one truth for both. */
+/**
+ * What a form needs to know of a field beside its schema. Kept with the schema, so that there is one truth for both.
+ */
 export interface FieldMeta {
   readonly label: string;
   readonly hint?: string;
@@ -43,7 +45,8 @@ export function fieldBounds(schema: z.ZodType): { readonly min: number; readonly
 /** A number in the unit that `quantity` names, both bounds inclusive. */
 export function measure(quantity: Quantity, min: number, max: number, label: string, hint?: string) {
   if (!(quantity in QUANTITIES)) throw new Error(`unknown quantity ${quantity}`);
-  // In one piece: each step of a chain makes the schema anew, and there are hundreds of measures before the first item can be looked at.
+  // In one piece: each step of a chain makes the schema anew, and there are hundreds of measures before the first item
+  // can be looked at.
   const bounds = [z.gte(min), z.lte(max)];
   const number = new z.ZodNumber({
     type: 'number',

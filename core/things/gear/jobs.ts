@@ -1,7 +1,10 @@
 import { interval, type Interval } from '../../foundations/units/index.ts';
 import type { RopeConstruction } from './soft-items.ts';
 
-/** Where a device may be: fixed to an anchor, on the harness of somebody who holds another, or on that of who hangs on the rope. */
+/**
+ * Where a device may be: fixed to an anchor, on the harness of somebody who holds another, or on that of who hangs on
+ * the rope.
+ */
 export type DevicePlace = 'anchor' | 'belayer' | 'own';
 /** Nothing is listed, and why that is right. */
 interface None {
@@ -10,10 +13,16 @@ interface None {
 type Listed<T> = readonly [T, ...T[]] | None;
 /** A kind of rope that does not suit, and how bad that is. */
 type Unsuited = readonly [RopeConstruction, 'stop' | 'mind'];
-/** A question that the parts do not ask: its key, and in words what nobody judges yet. A judge that answers it claims it. */
+/**
+ * A question that the parts do not ask: its key, and in words what nobody judges yet. A judge that answers it claims
+ * it.
+ */
 type Asked = readonly [key: string, words: string];
 
-/** All that depends on the job and on nothing else. A row is complete: what a new job needs and nobody judges stands in `asks`, so that it is *Not tested* and not silent. */
+/**
+ * All that depends on the job and on nothing else. A row is complete: what a new job needs and nobody judges stands in
+ * `asks`, so that it is *Not tested* and not silent.
+ */
 interface JobRow {
   readonly label: string;
   /** Strands of rope in the device. */
@@ -23,8 +32,8 @@ interface JobRow {
   /** A person can fall onto the device, not only hang on it. */
   readonly fall: boolean;
   /**
-   * Fall factor to reckon with, by a free fall or by slack that has crept in: 2 is a leader who falls past the belay, 0.3 much slack above a
-   * second; null where the rope stays tight.
+   * Fall factor to reckon with, by a free fall or by slack that has crept in: 2 is a leader who falls past the belay,
+   * 0.3 much slack above a second; null where the rope stays tight.
    */
   readonly fallFactor: Interval | null;
   /** Somebody's hand and eye stay on it all the time. */
@@ -60,7 +69,10 @@ export interface JobFacts extends JobRow {
   readonly climbs: boolean;
 }
 
-/** Slack that is taken in late above a second: 2.9 kN at 0.1 and 4.2 at 0.3 for 80 kg on a rope of 24.1 kN. More is a fault by itself. */
+/**
+ * Slack that is taken in late above a second: 2.9 kN at 0.1 and 4.2 at 0.3 for 80 kg on a rope of 24.1 kN. More is a
+ * fault by itself.
+ */
 const SLACK_ABOVE = interval(0, 0.1, 0.3);
 /** Slack on the way back along a limb. */
 const SLACK_IN_TREE = interval(0, 0.1, 0.3);

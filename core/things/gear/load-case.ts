@@ -18,7 +18,9 @@ export interface LoadCase extends UseCase {
   readonly fallFactor: Interval | null;
   /** How the rope that catches it gives; a rope of any kind where none is chosen. */
   readonly springs: RopeSprings;
-  /** Force at which the rope slips through the device, held by this hand, kN; null where device or hand are not known. */
+  /**
+   * Force at which the rope slips through the device, held by this hand, kN; null where device or hand are not known.
+   */
   readonly slipKn: Interval | null;
   /** Angle between the brake strand and the loaded strand, rad: 0 beside it, pi opposite to it. */
   readonly brakeAngleRad: number;
@@ -33,8 +35,8 @@ export const usualUse = (use: Job): UseCase => {
 };
 
 /**
- * The usual load of a job. A device at an anchor has load and hand both below it, so that its strands run side by side; elsewhere the hand
- * pulls away from the load.
+ * The usual load of a job. A device at an anchor has load and hand both below it, so that its strands run side by side;
+ * elsewhere the hand pulls away from the load.
  * @param massKg with gear, > 0.
  */
 export const usualLoad = (use: Job, massKg: number): LoadCase => {

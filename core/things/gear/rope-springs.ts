@@ -52,8 +52,9 @@ const ANSI_N = 2400;
 export type GivingRope = Pick<Rope, 'construction' | 'impactForceKn' | 'staticStretchPercent' | 'stretchTest'>;
 
 /**
- * A strand of this rope from the static stretch and the impact force on its label; what is not on it is typical of its kind. A label is that of a new rope: both may differ by a
- * tenth. Of a rope of no known kind: anything from the softest half rope to the hardest low-stretch one, and the label is not used, since the test is not known.
+ * A strand of this rope from the static stretch and the impact force on its label; what is not on it is typical of its
+ * kind. A label is that of a new rope: both may differ by a tenth. Of a rope of no known kind: anything from the
+ * softest half rope to the hardest low-stretch one, and the label is not used, since the test is not known.
  */
 export function springsOf(rope: GivingRope): RopeSprings {
   const { construction } = rope;

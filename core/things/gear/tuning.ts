@@ -20,7 +20,8 @@ const ropeStateSchema = z.strictObject({
 export type RopeState = z.infer<typeof ropeStateSchema>;
 
 /**
- * One trial of a bollard at one setting on one rope, close above the ground. Kept with the device. null and `unknown`: that part of the trial was not done.
+ * One trial of a bollard at one setting on one rope, close above the ground. Kept with the device. null and `unknown`:
+ * that part of the trial was not done.
  */
 export const tuningTrialSchema = z.strictObject({
   kind: z.literal('trial'),

@@ -41,7 +41,8 @@ const any = fc
 const kg = fc.double({ min: 15, max: 200, noNaN: true });
 const factor = fc.double({ min: 0, max: 2, noNaN: true });
 
-// EN 892 and EN 1891, from memory: the check values of the two tests, worked by hand with F1 e1 / 2 + F1 d + (F - F1) d / 2 = m g (f + e1 + d).
+// EN 892 and EN 1891, from memory: the check values of the two tests, worked by hand with F1 e1 / 2 + F1 d + (F - F1) d
+// / 2 = m g (f + e1 + d).
 describe('the two springs of a label', () => {
   it.each([
     ['single', 6, 9, 13.1, 23.9],
@@ -136,7 +137,8 @@ describe('what is not on a label', () => {
       for (const mass of [25, 80, 150])
         for (const f of [0.05, 0.3, 1, 2]) {
           const of = (s: ReturnType<typeof springsOf>) => overSprings(s, (rope) => fallForceKn(rope, mass, f));
-          // Into small slack a single rope of 12 kN that gives 6 % first is up to an eighth harder than the low-stretch end.
+          // Into small slack a single rope of 12 kN that gives 6 % first is up to an eighth harder than the low-stretch
+          // end.
           expect(of(unknown).high).toBeGreaterThanOrEqual(of(springsOf(label({ construction }))).high * 0.86);
           // Nor is the softest half rope the softest of all into a little slack.
           expect(of(unknown).low).toBeLessThanOrEqual(of(springsOf(label({ construction }))).low * 1.1);

@@ -1,8 +1,9 @@
 import { STANDARD_GRAVITY_M_PER_S2 } from '../../foundations/units/index.ts';
 
 /**
- * A rope as two springs in a row of loads: up to the load of its label's static test the one, beyond it the other. One modulus cannot be right both
- * for somebody who hangs and for a hard fall. Mechanics; force over strain, for one strand.
+ * A rope as two springs in a row of loads: up to the load of its label's static test the one, beyond it the other. One
+ * modulus cannot be right both for somebody who hangs and for a hard fall. Mechanics; force over strain, for one
+ * strand.
  */
 export interface TwoSprings {
   /** Modulus up to the knee, N, > 0. */
@@ -47,8 +48,9 @@ export const stretchUnder = (rope: TwoSprings, massKg: number): number =>
   strainAt(rope, massKg * STANDARD_GRAVITY_M_PER_S2);
 
 /**
- * Greatest force of a fall onto a belay that does not give, kN, from the energy at the lowest point: m g (f + e) = W(e). With one spring that is
- * F = m g (1 + sqrt(1 + 2 k f / (m g))) (Wexler 1950). Check, single rope of 8 % and 9.0 kN, 80 kg: f 0 gives 2.01, 0.3 gives 4.35, 1 gives 7.01, 2 gives 9.51.
+ * Greatest force of a fall onto a belay that does not give, kN, from the energy at the lowest point: m g (f + e) =
+ * W(e). With one spring that is F = m g (1 + sqrt(1 + 2 k f / (m g))) (Wexler 1950). Check, single rope of 8 % and 9.0
+ * kN, 80 kg: f 0 gives 2.01, 0.3 gives 4.35, 1 gives 7.01, 2 gives 9.51.
  * @param massKg > 0. @param fallFactor f, >= 0.
  */
 export function fallForceKn({ firstN, secondN, kneeN }: TwoSprings, massKg: number, fallFactor: number): number {
@@ -61,7 +63,8 @@ export function fallForceKn({ firstN, secondN, kneeN }: TwoSprings, massKg: numb
 }
 
 /**
- * The fall factor whose force is just this one, the same equation solved for f: f = W(e) / (m g) - e. Negative where hanging still with a bounce is already more.
+ * The fall factor whose force is just this one, the same equation solved for f: f = W(e) / (m g) - e. Negative where
+ * hanging still with a bounce is already more.
  * @param forceKn > 0. @param massKg > 0.
  */
 export function factorForForce(rope: TwoSprings, massKg: number, forceKn: number): number {
@@ -70,9 +73,10 @@ export function factorForForce(rope: TwoSprings, massKg: number, forceKn: number
 }
 
 /**
- * The second spring of a label's drop test, N: mass m, fall factor f, impact force F; what the first spring has taken at the knee is W1. Solved from
- * m g (f + e1 + d) = F1 e1 / 2 + F1 d + (F - F1) d / 2, k2 = (F - F1) / d. A label that would make it much softer than the first is not believed: never below
- * 0.9 of that. Check: 8 %, 9.0 kN: 23.8 kN; half rope of 10 % and 7 kN: 21.5; low-stretch of 3.5 % and 5 kN: 25.9.
+ * The second spring of a label's drop test, N: mass m, fall factor f, impact force F; what the first spring has taken
+ * at the knee is W1. Solved from m g (f + e1 + d) = F1 e1 / 2 + F1 d + (F - F1) d / 2, k2 = (F - F1) / d. A label that
+ * would make it much softer than the first is not believed: never below 0.9 of that. Check: 8 %, 9.0 kN: 23.8 kN; half
+ * rope of 10 % and 7 kN: 21.5; low-stretch of 3.5 % and 5 kN: 25.9.
  */
 export function secondSpringN(first: Pick<TwoSprings, 'firstN' | 'kneeN'>, test: DropTest, impactN: number): number {
   const { firstN, kneeN } = first;

@@ -36,8 +36,8 @@ export const asOwn = <T extends { readonly assumed: readonly string[] }>(thing: 
 });
 
 /*
- * One thing of each family and kind to start from. Names are plain words; measures are typical, from memory; what a maker declares is left open, so
- * that nothing that hangs on it becomes clear.
+ * One thing of each family and kind to start from. Names are plain words; measures are typical, from memory; what a
+ * maker declares is left open, so that nothing that hangs on it becomes clear.
  */
 const as = (id: string, name: string) => ({ id, name, maker: '', note: '' });
 

@@ -29,8 +29,9 @@ export interface Ascent {
 }
 
 /**
- * net = stroke - setback; strokes = H (1 + eps) / net; work of a stroke = m g stroke + pull * stroke. Mechanics. Check: 80 kg, 0.55 m, nothing lost and no
- * pull: 431 J a stroke and, over 30 m of rope that does not stretch, m g H = 23.5 kJ. null where a stroke may gain nothing.
+ * net = stroke - setback; strokes = H (1 + eps) / net; work of a stroke = m g stroke + pull * stroke. Mechanics. Check:
+ * 80 kg, 0.55 m, nothing lost and no pull: 431 J a stroke and, over 30 m of rope that does not stretch, m g H = 23.5
+ * kJ. null where a stroke may gain nothing.
  */
 export function ascentOf(input: AscentInput): Ascent | null {
   const { strokeMm, setbackMm, pullN, massKg, heightM, stretch, strokeS } = input;

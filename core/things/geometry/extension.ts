@@ -14,15 +14,18 @@ export interface ExtensionInput {
 }
 
 /**
- * From the harness to the bar that the device hangs on, mm: what the sling leaves after hitch, bend and knots, plus the inside length
- * of the connector. A measured length beats the estimate. Never below the connector itself.
+ * From the harness to the bar that the device hangs on, mm: what the sling leaves after hitch, bend and knots, plus the
+ * inside length of the connector. A measured length beats the estimate. Never below the connector itself.
  */
 export function extensionMm({ connector, ...textile }: ExtensionInput): Interval {
   const length = slingMm(textile);
   return textile.measuredMm === null ? plus(length, exactly(connector.insideLengthMm)) : length;
 }
 
-/** A sling as it is tied, mm, without a connector: what hitch, bend and knots leave of it. A measured length beats the estimate. */
+/**
+ * A sling as it is tied, mm, without a connector: what hitch, bend and knots leave of it. A measured length beats the
+ * estimate.
+ */
 export function slingMm({ sling, method, knots, measuredMm }: Omit<ExtensionInput, 'connector'>): Interval {
   if (measuredMm !== null) return around(measuredMm, threshold('extensionMeasuredMm'));
   const whole =

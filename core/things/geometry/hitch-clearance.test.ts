@@ -34,7 +34,8 @@ const found = (cord: Partial<Cord>, extension = 367, wraps = 4, attachedTo: 'leg
 describe('loopLengthMm', () => {
   it('measures beat the estimate', () =>
     expect(loopLengthMm({ ...club.shortCord, loopLengthMm: 550 })!.best).toBe(550));
-  // Worked by hand: 1.5 m of 6 mm, 31 d in the bend and two tails of 10 d: (1500 - 51 x 6) / 2 = 597 mm. Common practice: "1.5 m makes a 60 cm loop".
+  // Worked by hand: 1.5 m of 6 mm, 31 d in the bend and two tails of 10 d: (1500 - 51 x 6) / 2 = 597 mm. Common
+  // practice: "1.5 m makes a 60 cm loop".
   it('leaves about 60 cm of 1.5 m of 6 mm cord', () => {
     expect(loopLengthMm({ ...club.shortCord, loopLengthMm: null })!.best).toBeCloseTo(597, 6);
   });
@@ -77,7 +78,8 @@ describe('hitchReach', () => {
 
 describe('clearance', () => {
   it('is the straight line from leg loop to lip', () => {
-    // Lip 357 mm above the belay loop, leg loop 170 below and 130 beside it: hypot(527, 130); knee raised by 180: hypot(347, 130).
+    // Lip 357 mm above the belay loop, leg loop 170 below and 130 beside it: hypot(527, 130); knee raised by 180:
+    // hypot(347, 130).
     const input = { climber: club.ilse, attachedTo: 'leg-loop', extensionMm: around(367, 0) } as const;
     expect(attachmentToDeviceMm(input, false).best).toBeCloseTo(Math.hypot(527, 130), 9);
     expect(attachmentToDeviceMm(input, true).best).toBeCloseTo(Math.hypot(347, 130), 9);
@@ -122,7 +124,8 @@ describe('extensionMm', () => {
 });
 
 describe('what is asked for between hitch and device', () => {
-  // Constants to carry: a hand's width, 100 mm, while hanging; 30 mm with the knee raised; of the loop 40 mm to clip, 20 at the least.
+  // Constants to carry: a hand's width, 100 mm, while hanging; 30 mm with the knee raised; of the loop 40 mm to clip,
+  // 20 at the least.
   const codes = (
     cord: Partial<Cord>,
     extension: number,

@@ -26,7 +26,8 @@ export function attachmentToDeviceMm(input: Omit<ClearanceInput, 'reach'>, kneeR
   const lipMm = interval(extensionMm.low - lip.high, extensionMm.best - lip.best, extensionMm.high - lip.low);
   if (attachedTo === 'belay-loop') return lipMm;
   const dropMm = climber.legLoopDropMm - (kneeRaised ? climber.kneeRaiseMm : 0);
-  // Rope runs straight from the lip to the leg loop, which sits to the side. A leg loop above the lip leaves no room at all.
+  // Rope runs straight from the lip to the leg loop, which sits to the side. A leg loop above the lip leaves no room at
+  // all.
   const along = (upMm: number) =>
     upMm + dropMm <= 0 ? upMm + dropMm : Math.hypot(upMm + dropMm, climber.legLoopSideMm);
   return interval(along(lipMm.low), along(lipMm.best), along(lipMm.high));
@@ -90,7 +91,8 @@ export function hitchClearanceFindings(input: ClearanceInput): Finding[] {
   const kneeCounts = input.attachedTo === 'leg-loop' && clearance.kneeRaisedMm.best <= clearance.hangingMm.best;
   const handsWidthMm = threshold('hitchClearanceMarginMm');
   const kneeMm = threshold('hitchClearanceKneeMm');
-  // Hanging, a hand must pass between them; with the knee raised they must only not touch. The pose with less to spare is told.
+  // Hanging, a hand must pass between them; with the knee raised they must only not touch. The pose with less to spare
+  // is told.
   const tellKnee = kneeCounts && clearance.kneeRaisedMm.low - kneeMm <= clearance.hangingMm.low - handsWidthMm;
   const [worst, marginMm] =
     tellKnee || (kneeCounts && clearance.kneeRaisedMm.high <= 0)

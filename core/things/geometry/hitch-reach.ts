@@ -32,7 +32,9 @@ export interface HitchReach {
   readonly perWrapMm: number;
 }
 
-/** The cord loop pulled flat, end to end, mm: measured, or (cut length - bend - tails) / 2; null when neither is known. */
+/**
+ * The cord loop pulled flat, end to end, mm: measured, or (cut length - bend - tails) / 2; null when neither is known.
+ */
 export function loopLengthMm(cord: Cord): Interval | null {
   if (cord.loopLengthMm !== null) return around(cord.loopLengthMm, LOOP_MEASURED_MM);
   if (cord.cutLengthM === null) return null;
@@ -49,9 +51,12 @@ interface Laid {
   /** Upper edge of the wraps above the connector: of the cord that the wraps leave, and the height of the coil. */
   readonly topMm: (of: { readonly restMm: number; readonly coilMm: number; readonly cordMm: number }) => number;
 }
-/** With loop L, n wraps of length c each and coil height H = 2 n d. More wraps never lengthen the reach, since c > 2 d. */
+/**
+ * With loop L, n wraps of length c each and coil height H = 2 n d. More wraps never lengthen the reach, since c > 2 d.
+ */
 const LAID: Readonly<Record<(typeof HITCH_FACTS)[HitchKind]['legs'], Laid>> = {
-  // Both ends come down to the connector, from the lower and the upper edge: 2 x + H = L - n c for the leg x, and the upper edge is at x + H.
+  // Both ends come down to the connector, from the lower and the upper edge: 2 x + H = L - n c for the leg x, and the
+  // upper edge is at x + H.
   'both-edges': { pitchDiameters: 2, topMm: ({ restMm, coilMm }) => (restMm + coilMm) / 2 },
   // The bridge lies over half the coil on each side, the legs leave in the middle: upper edge at L - n c.
   middle: { pitchDiameters: 1, topMm: ({ restMm }) => restMm },

@@ -9,7 +9,8 @@ const ends = (more: Partial<LineLengthInput>) =>
     .map((f) => f.severity);
 
 describe('the closed system of a rope that goes up and comes down again', () => {
-  // Worked by hand: end open and L < 2 H + x + 1 m + 2.5 m: stop; x and the tie-in knot are given by the rig. A rope of 60 m that was measured: 57.5 m of way at the most.
+  // Worked by hand: end open and L < 2 H + x + 1 m + 2.5 m: stop; x and the tie-in knot are given by the rig. A rope of
+  // 60 m that was measured: 57.5 m of way at the most.
   it.each([
     [28.5, 'mind'],
     [28.7, 'mind'],

@@ -30,9 +30,9 @@ export interface RopeBudget {
 const atLeastZero = (i: Interval): Interval => interval(Math.max(0, i.low), Math.max(0, i.best), Math.max(0, i.high));
 
 /**
- * Lengths of both strands. A folded rope gives half its length, less what the middle is missed by on one side and more on the
- * other; the ends then differ by twice the miss. Stretch under body weight is not counted on: an end that only reaches while
- * loaded springs up when one steps off.
+ * Lengths of both strands. A folded rope gives half its length, less what the middle is missed by on one side and more
+ * on the other; the ends then differ by twice the miss. Stretch under body weight is not counted on: an end that only
+ * reaches while loaded springs up when one steps off.
  */
 export function ropeBudget({ ropeA, ropeB, middleMissM, ends, descentM }: RopeBudgetInput): RopeBudget {
   const knot = ends === 'open' ? exactly(0) : constant('endKnotM');

@@ -18,13 +18,17 @@ export interface RopeWalkInput {
 export interface RopeWalkLengths {
   readonly walkTetherMm: Interval;
   readonly limbTetherMm: Interval;
-  /** Of the loop for free hands, from the sole to the device at the saddle: so short that standing up in it gains one step. null while the tie-in is not measured. */
+  /**
+   * Of the loop for free hands, from the sole to the device at the saddle: so short that standing up in it gains one
+   * step. null while the tie-in is not measured.
+   */
   readonly freeLoopMm: Interval | null;
 }
 
 /**
- * Walking up, the top of the device hangs just below the chin; out on a limb the tether is as long as one hand still reaches its top; with free hands the device is at the saddle.
- * Checks by hand: chin 400, reach 650, device 250 and 50 below the chin: 100 to walk, 400 on a limb; tie-in 1000 and steps of 300 to 450: a loop of 550 to 700.
+ * Walking up, the top of the device hangs just below the chin; out on a limb the tether is as long as one hand still
+ * reaches its top; with free hands the device is at the saddle. Checks by hand: chin 400, reach 650, device 250 and 50
+ * below the chin: 100 to walk, 400 on a limb; tie-in 1000 and steps of 300 to 450: a loop of 550 to 700.
  */
 export function ropeWalkLengths(input: RopeWalkInput): RopeWalkLengths {
   const { chinAboveTieInMm, armReachMm, tieInHeightMm, deviceMm, belowChinMm, strokeMm } = input;

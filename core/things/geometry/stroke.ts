@@ -19,15 +19,19 @@ export interface Stroke {
   readonly strokeMm: Interval;
   /** Between tie-in and upper grip when one stands in the loop, mm. */
   readonly standingGapMm: Interval;
-  /** Strokes for the whole way, and for what the rope stretches before one leaves the ground; null where a stroke gains nothing. */
+  /**
+   * Strokes for the whole way, and for what the rope stretches before one leaves the ground; null where a stroke gains
+   * nothing.
+   */
   readonly strokes: Interval | null;
   readonly lostStrokes: Interval | null;
   readonly lostM: Interval;
 }
 
 /**
- * stroke = tether - (foot loop - tie-in height); strokes = height / stroke; what the rope stretches is gone before one leaves the ground.
- * Check: 1.00 m, foot loop 1.10 m, tether 0.65 m: 0.55 m, 55 strokes for 30 m, 2.4 m or 4.4 strokes lost at 8 %, 1.9 at 3.5 %. Mechanics.
+ * stroke = tether - (foot loop - tie-in height); strokes = height / stroke; what the rope stretches is gone before one
+ * leaves the ground. Check: 1.00 m, foot loop 1.10 m, tether 0.65 m: 0.55 m, 55 strokes for 30 m, 2.4 m or 4.4 strokes
+ * lost at 8 %, 1.9 at 3.5 %. Mechanics.
  */
 export function strokeOf({ tieInHeightMm, tetherMm, footLoopMm, heightM, stretch }: StrokeInput): Stroke {
   const standingGapMm = minus(footLoopMm, exactly(tieInHeightMm));
@@ -41,8 +45,8 @@ export function strokeOf({ tieInHeightMm, tetherMm, footLoopMm, heightM, stretch
 }
 
 /**
- * What to tie so that a sling of `wholeMm` (hitched or doubled, without knots) becomes `wantedMm` long: overhand knots, each as long as it is estimated; null where the sling is too
- * short. The remainder is what it stays too long by.
+ * What to tie so that a sling of `wholeMm` (hitched or doubled, without knots) becomes `wantedMm` long: overhand knots,
+ * each as long as it is estimated; null where the sling is too short. The remainder is what it stays too long by.
  */
 export function knotsFor(
   wholeMm: number,

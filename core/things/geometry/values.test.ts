@@ -4,8 +4,8 @@ import { club } from '../../samples/index.ts';
 import { attachmentToDeviceMm, extensionMm, hitchReach, loopLengthMm, ropeBudget } from './index.ts';
 
 /*
- * Lengths worked out once more by hand, with the numbers themselves and not with the register: both ends of every interval, so that a number that slips
- * in the register is seen.
+ * Lengths worked out once more by hand, with the numbers themselves and not with the register: both ends of every
+ * interval, so that a number that slips in the register is seen.
  */
 
 const three = ({ low, best, high }: Interval) => [low, best, high];

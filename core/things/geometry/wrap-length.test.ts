@@ -4,7 +4,9 @@ import { beltLengthMm, cordPerWrapMm, wrapPerimeterMm } from './index.ts';
 
 type Point = readonly [number, number];
 
-/** Independent reference: the convex hull of finely sampled circles, by the monotone chain of any algorithms handbook. */
+/**
+ * Independent reference: the convex hull of finely sampled circles, by the monotone chain of any algorithms handbook.
+ */
 function hullPerimeter(circles: readonly (readonly [x: number, r: number])[], samples: number): number {
   const points: Point[] = circles.flatMap(([x, r]) =>
     Array.from({ length: samples }, (_, i): Point => {
@@ -52,7 +54,8 @@ describe('wrap length', () => {
           ],
           720,
         );
-        // Chords of half a degree are short by a share of (pi / 720)^2 / 6 = 3e-6, and the tangent points by about as much.
+        // Chords of half a degree are short by a share of (pi / 720)^2 / 6 = 3e-6, and the tangent points by about as
+        // much.
         expect(Math.abs(wrapPerimeterMm(d, a, b) / sampled - 1)).toBeLessThan(2e-5);
       }),
       { numRuns: 40 },

@@ -1,6 +1,6 @@
 /**
- * Length of an open belt around two circles that touch or stand apart, mm.
- * L = 2 sqrt(c^2 - (r1 - r2)^2) + pi (r1 + r2) + 2 (r1 - r2) asin((r1 - r2) / c)  (belt length of any machine-design handbook).
+ * Length of an open belt around two circles that touch or stand apart, mm. L = 2 sqrt(c^2 - (r1 - r2)^2) + pi (r1 + r2)
+ * + 2 (r1 - r2) asin((r1 - r2) / c) (belt length of any machine-design handbook).
  * @param centreMm distance of the centres, > |r1 - r2|
  * @throws RangeError when one circle lies inside the other.
  */
@@ -11,8 +11,8 @@ export function beltLengthMm(r1Mm: number, r2Mm: number, centreMm: number): numb
 }
 
 /**
- * Perimeter of the wrapped bundle at the centre line of the cord, mm: one strand pi (D + d), two strands side by side the belt
- * around both, which for equal strands is pi (D + d) + 2 D.
+ * Perimeter of the wrapped bundle at the centre line of the cord, mm: one strand pi (D + d), two strands side by side
+ * the belt around both, which for equal strands is pi (D + d) + 2 D.
  */
 export function wrapPerimeterMm(cordMm: number, ropeAMm: number, ropeBMm?: number): number {
   if (ropeBMm === undefined) return Math.PI * (ropeAMm + cordMm);

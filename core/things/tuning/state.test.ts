@@ -94,7 +94,9 @@ describe('whether a device is tuned to a rope', () => {
 
 describe('what to try next', () => {
   const device = (tunings: TuningEntry[]) => ({ tunings, bollardSettings: 8 });
-  /** Tunes as the page proposes, on a rope for which one setting is right, until it counts; how many trials that took. */
+  /**
+   * Tunes as the page proposes, on a rope for which one setting is right, until it counts; how many trials that took.
+   */
   const tuneAnew = (had: TuningEntry[], right: number, rope: Rope = line): number => {
     const all = [...had];
     for (let i = 0; i < 12; i++) {

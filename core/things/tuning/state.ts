@@ -40,7 +40,10 @@ export type TuningState =
 
 const byTime = (a: TuningEntry, b: TuningEntry) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0);
 
-/** What takes a tuning to a rope away: something that happened to it or to the bollard, and a trial of another rope, for which the bollard was set anew. */
+/**
+ * What takes a tuning to a rope away: something that happened to it or to the bollard, and a trial of another rope, for
+ * which the bollard was set anew.
+ */
 const breaks = (entry: TuningEntry, ropeId: string): boolean =>
   entry.kind === 'event' ? entry.ropeId === null || entry.ropeId === ropeId : entry.ropeId !== ropeId;
 
@@ -57,8 +60,8 @@ const settingsOf = ({ bollardSettings, tunings }: Pick<Device, 'tunings' | 'boll
   bollardSettings ?? Math.max(2, ...tunings.map((t) => (t.kind === 'trial' ? t.setting : 0)));
 
 /**
- * Whether this device is tuned to this rope. Found in trials of this rope, since nothing happened to either of them, and since nothing else was tried: who tunes the bollard to
- * another rope has taken the first tuning away.
+ * Whether this device is tuned to this rope. Found in trials of this rope, since nothing happened to either of them,
+ * and since nothing else was tried: who tunes the bollard to another rope has taken the first tuning away.
  */
 export function tuningState(device: Pick<Device, 'tunings' | 'bollardSettings'>, rope: Rope): TuningState {
   const settings = settingsOf(device);
@@ -87,7 +90,10 @@ export function tuningState(device: Pick<Device, 'tunings' | 'bollardSettings'>,
   return { kind: 'tuned', setting, at: last.at, massKg: Math.min(...good.map((t) => t.massKg)), weather: last.weather };
 }
 
-/** What to do next at this rope as it is now; a setting that was found and left is tried once more before it counts again. */
+/**
+ * What to do next at this rope as it is now; a setting that was found and left is tried once more before it counts
+ * again.
+ */
 export function nextAt(
   device: Pick<Device, 'tunings' | 'bollardSettings'>,
   rope: Rope,

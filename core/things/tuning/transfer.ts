@@ -17,7 +17,10 @@ export type Transfer =
 const SHEATH = { 'new-treated': -1, smooth: 0, fuzzy: 1 } as const;
 const STIFFNESS = { supple: -1, usual: 0, stiff: 1 } as const;
 
-/** Half of the 90 % interval of Student's t, by degrees of freedom 1 to 30: NIST/SEMATECH e-Handbook of Statistical Methods, 1.3.6.7.2, column 0.95; beyond, that of the normal distribution. */
+/**
+ * Half of the 90 % interval of Student's t, by degrees of freedom 1 to 30: NIST/SEMATECH e-Handbook of Statistical
+ * Methods, 1.3.6.7.2, column 0.95; beyond, that of the normal distribution.
+ */
 const T95 = [
   6.314, 2.92, 2.353, 2.132, 2.015, 1.943, 1.895, 1.86, 1.833, 1.812, 1.796, 1.782, 1.771, 1.761, 1.753, 1.746, 1.74,
   1.734, 1.729, 1.725, 1.721, 1.717, 1.714, 1.711, 1.708, 1.706, 1.703, 1.701, 1.699, 1.697,
@@ -28,8 +31,10 @@ const known = (r: RopeState): r is RopeState & { sheath: keyof typeof SHEATH; st
   r.sheath !== 'unknown' && r.stiffness !== 'unknown';
 
 /**
- * The setting for another rope: setting = a + b d + c sheath + e stiffness, by least squares over the ropes that were tuned, with the 90 % interval of a single new one (Draper and Smith,
- * Applied Regression Analysis, prediction at a point). What is alike in all ropes tuned says nothing and is left out; a rope outside of what was tuned is not told anything.
+ * The setting for another rope: setting = a + b d + c sheath + e stiffness, by least squares over the ropes that were
+ * tuned, with the 90 % interval of a single new one (Draper and Smith, Applied Regression Analysis, prediction at a
+ * point). What is alike in all ropes tuned says nothing and is left out; a rope outside of what was tuned is not told
+ * anything.
  */
 export function transferOf(tuned: readonly TunedRope[], rope: RopeState): Transfer {
   const all = tuned.filter((t) => known(t.rope));

@@ -2,8 +2,9 @@ import type { TuningTrial } from '../gear/index.ts';
 import { threshold } from '../../foundations/sources/index.ts';
 
 /**
- * What one trial says about its setting. `slips`: it grips too little; `drags`: too much; `neither`: it slips and drags at once, so that no setting of this bollard suits
- * this rope; `open`: nothing of it is wrong, and not all of it was done.
+ * What one trial says about its setting. `slips`: it grips too little; `drags`: too much; `neither`: it slips and drags
+ * at once, so that no setting of this bollard suits this rope; `open`: nothing of it is wrong, and not all of it was
+ * done.
  */
 export type TrialVerdict = 'slips' | 'drags' | 'neither' | 'good' | 'open';
 

@@ -58,8 +58,9 @@ function randomOf(seed: number) {
 }
 
 /**
- * A device that grips as an exponential of its setting, as a bollard does (capstan): what it holds is e^(0.5 s) over what the rope asks, with noise from trial to trial.
- * It creeps below 1 of what is asked, and takes force to move above.
+ * A device that grips as an exponential of its setting, as a bollard does (capstan): what it holds is e^(0.5 s) over
+ * what the rope asks, with noise from trial to trial. It creeps below 1 of what is asked, and takes force to move
+ * above.
  */
 function device(right: number, { normal }: ReturnType<typeof randomOf>, noise: number) {
   return (setting: number): Tried => {
@@ -253,7 +254,8 @@ describe('the setting for another rope', () => {
       const random = randomOf(seed * 104729);
       const pick = <T>(list: readonly T[]): T => list[Math.floor(random.uniform() * list.length)]!;
       const one = () => rope(10 + 3 * random.uniform(), pick(SHEATHS), pick(STIFF));
-      // As one would be tuned: thinner, slicker and more supple rope asks for more; what is found is scattered by half a setting, and whole.
+      // As one would be tuned: thinner, slicker and more supple rope asks for more; what is found is scattered by half
+      // a setting, and whole.
       const settingOf = (r: RopeState) =>
         Math.round(
           30 -

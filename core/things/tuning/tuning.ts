@@ -18,9 +18,11 @@ export type Proposal =
 const CONFIRMED = 2;
 
 /**
- * The next setting to try, by bisection: what slips asks for more, what drags for less; settings run from 1, which grips least, to `settings`. Trials contradict each other now and
- * then, since a rope is not alike all along: each setting is counted by how many trials speak against it, and the middle one of those with the fewest is tried. After a good
- * trial the same setting once more; with two good ones it is the tuning. A start other than the middle (from other ropes) is taken where nothing was tried yet.
+ * The next setting to try, by bisection: what slips asks for more, what drags for less; settings run from 1, which
+ * grips least, to `settings`. Trials contradict each other now and then, since a rope is not alike all along: each
+ * setting is counted by how many trials speak against it, and the middle one of those with the fewest is tried. After a
+ * good trial the same setting once more; with two good ones it is the tuning. A start other than the middle (from other
+ * ropes) is taken where nothing was tried yet.
  *
  * @param trials in any order, of one pair in one state. @param settings 2 to 40.
  */
@@ -54,5 +56,8 @@ export function nextTrial(trials: readonly Tried[], settings: number, start?: nu
   return { kind: 'try', setting: from[Math.floor((from.length - 1) / 2)]! };
 }
 
-/** Trials that a tuning takes at most, with the one that confirms: the halvings of all settings, and two (`practice-tuning`). */
+/**
+ * Trials that a tuning takes at most, with the one that confirms: the halvings of all settings, and two
+ * (`practice-tuning`).
+ */
 export const trialsAtMost = (settings: number): number => Math.ceil(Math.log2(settings)) + 2;

@@ -224,7 +224,9 @@ function body(field: string, v: Values): MeasureView | null {
   };
 }
 
-/** The drawing beside a measured field of a kind of gear, or of a person; null where there is nothing to be seen of it. */
+/**
+ * The drawing beside a measured field of a kind of gear, or of a person; null where there is nothing to be seen of it.
+ */
 export function measureView(kind: string, field: string, values: Values): MeasureView | null {
   switch (kind) {
     case 'connector':

@@ -17,7 +17,10 @@ const ROPE_X = 104;
 const SECOND_X = 134;
 const TOP_X = 42;
 
-/** The second rope beside the first: side by side or crossing it, and through one connector with it where one gathers both. */
+/**
+ * The second rope beside the first: side by side or crossing it, and through one connector with it where one gathers
+ * both.
+ */
 function secondRope(y: SiteGeometry['y'], otherM: number, crossed: boolean, gatheredM: number | null): string {
   const from = crossed ? `M${ROPE_X - 3} ${TOP + 18}` : `M${ROPE_X + 7} ${TOP + 18}`;
   const end = Math.max(TOP + 40, y(otherM));

@@ -21,7 +21,10 @@ interface Strand {
   readonly colour: string;
 }
 
-/** The strands of a line as they hang: length below the anchor, and whether a knot closes the end. Empty while the rope is not chosen. */
+/**
+ * The strands of a line as they hang: length below the anchor, and whether a knot closes the end. Empty while the rope
+ * is not chosen.
+ */
 function strandsOf(line: RigLine, figures: Figures): Strand[] {
   if (line.kind === 'doubled') {
     const budget = figures.budget[line.id];
@@ -232,7 +235,10 @@ export function lineParts(line: RigLine, atY: number, end: Vec, x = ROPE_X): Rec
   };
 }
 
-/** Parts of attachments that the drawing of the hands does not show: at the place given, so that nothing found goes unmarked. */
+/**
+ * Parts of attachments that the drawing of the hands does not show: at the place given, so that nothing found goes
+ * unmarked.
+ */
 export function offstage(setup: Setup, wearer: ElementId, at: Vec): Record<ElementId, Vec> {
   const view = rigView(setup);
   const shown = new Set([view.main.id, view.below?.attachment.id, view.above?.attachment.id]);

@@ -31,7 +31,9 @@ interface Places {
   readonly at: Vec;
 }
 
-/** Where a limb leaves the stem and where one stands on it, px; what is not said is drawn where it would be said first. */
+/**
+ * Where a limb leaves the stem and where one stands on it, px; what is not said is drawn where it would be said first.
+ */
 function placesOf({ outM, belowM, riseDeg }: Limb, ropeX: number, geometry: SiteGeometry): Places {
   const scale = scaleOf(geometry);
   const below = Math.min(belowM ?? geometry.descentM / 3, geometry.descentM);

@@ -116,7 +116,10 @@ function Reliever({ view }: { view: View }) {
   );
 }
 
-/** A device put on the rope, step by step, with what must be seen at each pin before the next one; mirrored for the left hand. */
+/**
+ * A device put on the rope, step by step, with what must be seen at each pin before the next one; mirrored for the left
+ * hand.
+ */
 export function ThreadingSteps({ family, hand }: { family: Device['family']; hand: 'right' | 'left' }) {
   const words = useWords();
   const steps = threadingSteps(family);

@@ -3,7 +3,10 @@ import type { ThreadingId } from '@core/things/fit';
 /** What a device is drawn as. */
 export type Shape = 'tube' | 'guide' | 'cam' | 'eight' | 'munter' | 'plate' | 'bollard' | 'reliever';
 
-/** A way of the rope on a sheet of 200 by 240, load up and brake hand down to the right: what lies behind the metal and what before it. */
+/**
+ * A way of the rope on a sheet of 200 by 240, load up and brake hand down to the right: what lies behind the metal and
+ * what before it.
+ */
 export interface RopeWay {
   readonly behind: readonly string[];
   readonly front: readonly string[];
@@ -148,7 +151,10 @@ const EIGHT: Partial<Record<ThreadingId, RopeWay>> = {
   },
 };
 
-/** From the front: the connector hangs at the anchor, broad end down, the hitch on its bar, load and brake strand both going down. */
+/**
+ * From the front: the connector hangs at the anchor, broad end down, the hitch on its bar, load and brake strand both
+ * going down.
+ */
 const MUNTER: Partial<Record<ThreadingId, RopeWay>> = {
   right: {
     behind: ['M88 132C94 124 106 126 111 136V154', 'M70 160H128'],

@@ -41,7 +41,10 @@ export const lanyardOn = (...before: Condition[]): Step[] => [
   ),
 ];
 
-/** A rope on which somebody hangs cannot be moved through the rings, nor can one that runs through a device that is clipped. */
+/**
+ * A rope on which somebody hangs cannot be moved through the rings, nor can one that runs through a device that is
+ * clipped.
+ */
 export const ropeIsFree = [not('weight', 'device', 'hitch'), is('device.on', 'no')];
 
 /** Whoever goes down has said so, hanging on the device and ready, and was answered. */

@@ -8,8 +8,9 @@ const cam = (id: string, label: string) =>
   });
 
 /**
- * A short way back down on two clamps: a hand's breadth at a time, one cam open at a time, and never the one that carries. Common practice: 10 to 15 cm at a
- * time, with 75 to 100 mm kept between the clamps, since each has to be lifted a little before its cam opens.
+ * A short way back down on two clamps: a hand's breadth at a time, one cam open at a time, and never the one that
+ * carries. Common practice: 10 to 15 cm at a time, with 75 to 100 mm kept between the clamps, since each has to be
+ * lifted a little before its cam opens.
  */
 export const downOnClamps = procedure({
   id: 'down-on-clamps',

@@ -21,7 +21,10 @@ import { treeWalk } from './tree-walk.ts';
 import { twoSeconds } from './two-seconds.ts';
 import { upOnClamps } from './up-on-clamps.ts';
 
-/** The procedures that come with Zevrin, by id. Common practice (`practice-stances`), in our own words; local teaching may differ. */
+/**
+ * The procedures that come with Zevrin, by id. Common practice (`practice-stances`), in our own words; local teaching
+ * may differ.
+ */
 export const PROCEDURES = {
   'doubled-rappel': doubledRappel,
   'clean-anchor': cleanAnchor,

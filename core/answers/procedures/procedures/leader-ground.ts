@@ -17,8 +17,8 @@ import {
 const belayer = { who: 'belayer' } as const;
 
 /**
- * Belay a leader from the ground and lower them. Until the first piece is clipped the rope holds nobody; from then on the brake hand does. What a
- * fall does on the way is asked with *If they fall*.
+ * Belay a leader from the ground and lower them. Until the first piece is clipped the rope holds nobody; from then on
+ * the brake hand does. What a fall does on the way is asked with *If they fall*.
  */
 export const leaderFromGround = procedure({
   id: 'leader-ground',

@@ -7,8 +7,9 @@ const direct = { belay: 'anchor' };
 const onHarness = { belay: 'harness' };
 
 /**
- * Belay a leader who goes on from a stance. Until a piece above the stance is clipped, a fall goes past the belayer, twice as far as was climbed, and pulls
- * from below; after that it pulls upward. Belaying from the harness or directly from the anchor are two schools.
+ * Belay a leader who goes on from a stance. Until a piece above the stance is clipped, a fall goes past the belayer,
+ * twice as far as was climbed, and pulls from below; after that it pulls upward. Belaying from the harness or directly
+ * from the anchor are two schools.
  */
 export const leaderFromStance = procedure({
   id: 'leader-stance',

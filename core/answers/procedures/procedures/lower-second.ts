@@ -4,8 +4,8 @@ import { belayerFact } from './common.ts';
 const belayer = { who: 'belayer' } as const;
 
 /**
- * Lower a second who hangs in a plate at the anchor that grips by itself. Tilted, the plate holds next to nothing: the brake strand is redirected and a
- * hitch is on it before the plate is touched.
+ * Lower a second who hangs in a plate at the anchor that grips by itself. Tilted, the plate holds next to nothing: the
+ * brake strand is redirected and a hitch is on it before the plate is touched.
  */
 export const lowerSecond = procedure({
   id: 'lower-second',

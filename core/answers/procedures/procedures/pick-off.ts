@@ -1,8 +1,9 @@
 import { fact, flag, is, lane, never, procedure, step, to, wrong } from '../build.ts';
 
 /**
- * Bring somebody down who hangs motionless in a device of their own: linked to the rescuer first, lifted off by a third hand, and down together on the rescuer's device. Common
- * practice: never fewer than two things hold the casualty, and nothing of theirs is opened before the link carries.
+ * Bring somebody down who hangs motionless in a device of their own: linked to the rescuer first, lifted off by a third
+ * hand, and down together on the rescuer's device. Common practice: never fewer than two things hold the casualty, and
+ * nothing of theirs is opened before the link carries.
  */
 export const pickOff = procedure({
   id: 'pick-off',

@@ -6,8 +6,8 @@ import { tieInStep } from './lowering.ts';
 const belayer = { who: 'belayer' } as const;
 
 /**
- * Belay a second up with a plate at the anchor that grips by itself, and attach them there. The second is the one who can fall; two seconds on
- * two ropes go through the same steps, each by itself.
+ * Belay a second up with a plate at the anchor that grips by itself, and attach them there. The second is the one who
+ * can fall; two seconds on two ropes go through the same steps, each by itself.
  */
 export const secondUp = procedure({
   id: 'second-up',

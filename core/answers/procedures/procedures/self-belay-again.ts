@@ -2,8 +2,9 @@ import { fact, flag, is, never, procedure, step, to, wrong } from '../build.ts';
 import { selfBelayFacts, selfBelayLanes, selfBelayNever, selfBelayUp } from './self-belay-up.ts';
 
 /**
- * Once more alone on a top rope, after coming down it: what carried last time is looked at, what belongs to the way down comes off, and the system is tried as on the first
- * time. Common practice: a hitch that has held binds and is tied anew, and every device is looked at after a fall.
+ * Once more alone on a top rope, after coming down it: what carried last time is looked at, what belongs to the way
+ * down comes off, and the system is tried as on the first time. Common practice: a hitch that has held binds and is
+ * tied anew, and every device is looked at after a fall.
  */
 export const selfBelayAgain = procedure({
   id: 'alone-again',

@@ -3,8 +3,8 @@ import { selfBelayFacts, selfBelayLanes, selfBelayNever, selfBelayUp } from './s
 import { lanyardFact, lanyardLane, lanyardOff, lanyardOn } from './common.ts';
 
 /**
- * Alone on a top rope with two grabs: tried near the ground, at the top an own sling before anything comes off, a stopper knot until the device carries, and down
- * with a hitch kept on.
+ * Alone on a top rope with two grabs: tried near the ground, at the top an own sling before anything comes off, a
+ * stopper knot until the device carries, and down with a hitch kept on.
  */
 export const selfBelayTopRope = procedure({
   id: 'alone-top-rope',

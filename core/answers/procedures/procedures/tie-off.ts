@@ -2,7 +2,10 @@ import { fact, flag, is, lane, never, procedure, step, to, wrong } from '../buil
 
 const belayer = { who: 'belayer' } as const;
 
-/** Both hands free while a climber hangs on the rope, and back again: a slip knot that the load keeps shut, and a second knot that backs it up. */
+/**
+ * Both hands free while a climber hangs on the rope, and back again: a slip knot that the load keeps shut, and a second
+ * knot that backs it up.
+ */
 export const tieOff = procedure({
   id: 'tie-off',
   title: 'Tie a climber off, work, and go on',

@@ -1,8 +1,8 @@
 import { fact, flag, is, lane, never, procedure, step, to, wrong } from '../build.ts';
 
 /**
- * On a stationary line with a bollard device: walk up on foot and knee, change to a limb and back, and go down. What only goes up comes off before one goes out or down. Common
- * practice (`practice-tree-point`, `practice-limb`).
+ * On a stationary line with a bollard device: walk up on foot and knee, change to a limb and back, and go down. What
+ * only goes up comes off before one goes out or down. Common practice (`practice-tree-point`, `practice-limb`).
  */
 export const treeWalk = procedure({
   id: 'tree-walk',

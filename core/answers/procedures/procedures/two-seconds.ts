@@ -5,8 +5,8 @@ import { tieInStep } from './lowering.ts';
 const belayer = { who: 'belayer' } as const;
 
 /**
- * Two seconds on two ropes in one plate at the anchor. What holds one does not hold the other: the attachments told are those of the first to arrive, the
- * other's are facts of their own with their own ways to fall.
+ * Two seconds on two ropes in one plate at the anchor. What holds one does not hold the other: the attachments told are
+ * those of the first to arrive, the other's are facts of their own with their own ways to fall.
  */
 export const twoSeconds = procedure({
   id: 'two-seconds',

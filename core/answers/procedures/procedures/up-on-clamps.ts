@@ -1,8 +1,8 @@
 import { fact, flag, is, lane, never, not, procedure, step, to, wrong } from '../build.ts';
 
 /**
- * Up a fixed rope on two clamps with tethers of their own, half-way back down a little on them, and change to a descender. Never fewer than two that count until
- * the descender carries.
+ * Up a fixed rope on two clamps with tethers of their own, half-way back down a little on them, and change to a
+ * descender. Never fewer than two that count until the descender carries.
  */
 export const upOnClamps = procedure({
   id: 'up-on-clamps',

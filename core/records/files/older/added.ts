@@ -28,7 +28,10 @@ const TREE_UNSAID = {
 };
 const inTree = ({ template }: Json) => template === 'tree-stationary' || template === 'tree-moving';
 
-/** What a version added to what things, and what an older file says of it: nothing. Stays as it is when the schemas move on. */
+/**
+ * What a version added to what things, and what an older file says of it: nothing. Stays as it is when the schemas move
+ * on.
+ */
 export const ADDED: readonly {
   readonly since: number;
   readonly to: (value: Json) => boolean;

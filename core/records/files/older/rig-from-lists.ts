@@ -1,8 +1,9 @@
 import { isObject, type Json } from './json.ts';
 
 /*
- * From version 3 to 4: the list of fields of a doubled rappel, and the choices of the other jobs, become rigs. What has not the shape of version 3
- * is left as it is, and what version 3 did not know is kept: the schema refuses both afterwards.
+ * From version 3 to 4: the list of fields of a doubled rappel, and the choices of the other jobs, become rigs. What has
+ * not the shape of version 3 is left as it is, and what version 3 did not know is kept: the schema refuses both
+ * afterwards.
  */
 
 /** What these parts hold beside the keys that are taken out of them, under their names. */
@@ -290,7 +291,10 @@ function layoutOf(job: string, question: Json, gear: Json): Layout {
   };
 }
 
-/** A choice of version 3 becomes a set-up of its job: `way` is what was planned, `findings` what was found when it was taken. */
+/**
+ * A choice of version 3 becomes a set-up of its job: `way` is what was planned, `findings` what was found when it was
+ * taken.
+ */
 function choice4(choice: Json): Json {
   const { question, gear, way, hitchKind, hitchWraps, findings, tests, ...kept } = choice;
   if (!isObject(question) || !isObject(gear) || typeof question.job !== 'string') return choice;
@@ -351,11 +355,16 @@ function choice4(choice: Json): Json {
   };
 }
 
-/** A second rope that the rig of the job has no place for is kept by its name; at most 2000 characters fit in a note. */
+/**
+ * A second rope that the rig of the job has no place for is kept by its name; at most 2000 characters fit in a note.
+ */
 const withSecondRope = (note: unknown, rope: unknown): string =>
   `${typeof note === 'string' && note !== '' ? `${note.slice(0, 1850)}\n` : ''}Second rope: ${isObject(rope) ? String(rope.name) : ''}`;
 
-/** The lists of a workspace with its choices behind its set-ups; a choice whose id a set-up has already gets another one. */
+/**
+ * The lists of a workspace with its choices behind its set-ups; a choice whose id a set-up has already gets another
+ * one.
+ */
 export function choicesAmongSetups(lists: Json): Json {
   const { choices, ...others } = lists;
   if (!Array.isArray(lists.setups) || !Array.isArray(choices)) return lists;

@@ -4,8 +4,9 @@ import { VERSION } from '../version.ts';
 import { choicesAmongSetups, setup4 } from './rig-from-lists.ts';
 
 /*
- * How a file, or an entry of a database, of an older version becomes one of the next. Plain JSON in and out; nothing of today's model is used, and a
- * step stays as it is once it was shipped. What has not the shape of its version is left alone: the newest schema judges what comes out.
+ * How a file, or an entry of a database, of an older version becomes one of the next. Plain JSON in and out; nothing of
+ * today's model is used, and a step stays as it is once it was shipped. What has not the shape of its version is left
+ * alone: the newest schema judges what comes out.
  */
 interface Step {
   /** The version that comes out. */

@@ -14,8 +14,8 @@ import type { RigPerson, Role } from '../person-elements.ts';
 import type { Setup } from '../model.ts';
 
 /*
- * Elements as a template begins with them: nothing is chosen, and nothing is said. Their ids are file format: they stand in stored set-ups and
- * in records.
+ * Elements as a template begins with them: nothing is chosen, and nothing is said. Their ids are file format: they
+ * stand in stored set-ups and in records.
  */
 
 /** The first person of a rig has the plain names; others carry their own before them. */

@@ -28,8 +28,8 @@ export function removablesOf(setup: Setup): Removable[] {
 }
 
 /**
- * The rig without one attachment or piece, and without what was there for it alone: what hangs on it, its line, the anchor of that line, and
- * whoever the job does not need and nothing else uses.
+ * The rig without one attachment or piece, and without what was there for it alone: what hangs on it, its line, the
+ * anchor of that line, and whoever the job does not need and nothing else uses.
  */
 export function without(setup: Setup, id: ElementId): Setup {
   const { tree } = setup.site;

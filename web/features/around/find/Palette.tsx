@@ -40,7 +40,10 @@ function matches(_value: string, typed: string, keywords: readonly string[] = []
   return words.every((word) => keywords[0]?.toLowerCase().includes(word)) ? 1 : 0.5;
 }
 
-/** Everything that is there, found by typing a part of its name: places, set-ups, gear, people, orders of steps, and what one can do. */
+/**
+ * Everything that is there, found by typing a part of its name: places, set-ups, gear, people, orders of steps, and
+ * what one can do.
+ */
 export function Palette({ onClose }: { onClose: () => void }) {
   const inWords = useWords();
   const { name } = usePlace();

@@ -23,7 +23,9 @@ export function daysSinceCopy(name: WorkspaceName, now: Date): number | null {
   }
 }
 
-/** Is a copy due? Without one, the days count from the first set-up on; where nothing stands there is nothing to copy. */
+/**
+ * Is a copy due? Without one, the days count from the first set-up on; where nothing stands there is nothing to copy.
+ */
 export function copyDue(
   data: Pick<Workspace, 'setups'>,
   days: number | null,

@@ -10,7 +10,10 @@ import { lazyPart } from '../../../ui/part';
 
 const StartDialog = lazyPart('The start of the check', () => import('./StartDialog').then((m) => m.StartDialog));
 
-/** Leads to the check made from this set-up. A set-up with a Stop is put right first, one that lacks a part is completed. */
+/**
+ * Leads to the check made from this set-up. A set-up with a Stop is put right first, one that lacks a part is
+ * completed.
+ */
 export function StartCheck({ setup, assessment }: { setup: Setup; assessment: Assessment }) {
   const [asking, setAsking] = useState(false);
   const { name } = usePlace();

@@ -54,7 +54,10 @@ export function RecordPage() {
   );
 }
 
-/** What whoever reads the record should see first: risks that were accepted, and answers that came too quickly to have looked. */
+/**
+ * What whoever reads the record should see first: risks that were accepted, and answers that came too quickly to have
+ * looked.
+ */
 function Noted({ record }: { record: CheckRecord }) {
   const accepted = record.events.filter((e) => e.type === 'accepted').length;
   const quick = quickAnswers(record).length;

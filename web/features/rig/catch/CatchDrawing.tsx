@@ -38,14 +38,18 @@ interface CatchDrawingProps {
 
 const round = (m: number) => Math.round(m * 10) / 10;
 
-/** Wall, rope, climber and belayer to scale in metres, at one moment of the fall; what one would move in life is moved here. */
+/**
+ * Wall, rope, climber and belayer to scale in metres, at one moment of the fall; what one would move in life is moved
+ * here.
+ */
 export function CatchDrawing({ question: q, frame, lowestM, led, left, bands, onMove }: CatchDrawingProps) {
   const { system } = usePreferences();
   const svg = useRef<SVGSVGElement>(null);
   const past = pastBelay(q) || groundFall(q);
   const stance = q.from === 'stance';
   const topM = Math.max(q.climberM + 1, past ? 0 : q.lastPieceM + 1, 6);
-  // From a stance there is something below it: as far down as the fall goes, feet and all; a rope that runs on without end leaves the drawing.
+  // From a stance there is something below it: as far down as the fall goes, feet and all; a rope that runs on without
+  // end leaves the drawing.
   const bottomM = stance ? Math.max(-2 * topM, Math.min(-2, lowestM - 1.5)) : 0;
   const y = scaleLinear([bottomM, topM], [GROUND, TOP]);
   const scale = (GROUND - TOP) / (topM - bottomM);

@@ -51,7 +51,9 @@ export function CatchPage() {
   return setup ? <CatchView key={setup.id} setup={setup} /> : <NotFound what="This set-up" />;
 }
 
-/** One fall onto the belayer of a set-up: where everybody is, what follows in ten thousand tries, and what changes it. */
+/**
+ * One fall onto the belayer of a set-up: where everybody is, what follows in ten thousand tries, and what changes it.
+ */
 function CatchView({ setup }: { setup: Setup }) {
   useTitle(`If they fall: ${setup.name}`);
   const index = useMemo(() => indexOf(setup), [setup]);
@@ -213,7 +215,9 @@ function Fall({ setup, a }: { setup: Setup; a: Attachment }) {
   );
 }
 
-/** A top rope has no pieces and no stance; on the ground no tether is asked for, and in a fall past the belay no piece. */
+/**
+ * A top rope has no pieces and no stance; on the ground no tether is asked for, and in a fall past the belay no piece.
+ */
 function asked(key: keyof FallQuestion, question: FallQuestion, led: boolean): boolean {
   if (key === 'from') return led;
   if (key === 'clipped') return led;

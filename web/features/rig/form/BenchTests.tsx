@@ -32,7 +32,10 @@ const entrySchema = benchTestSchema.pick({ result: true, travelMm: true, loadKg:
 
 const itemOf = ({ lower }: BenchSubject): Device | Cord | null => deviceOf(lower)?.item ?? hitchOf(lower)?.item ?? null;
 
-/** Tries of one's own for every pair of grips on one rope: what is needed, what is done, what to write down, and what was written. */
+/**
+ * Tries of one's own for every pair of grips on one rope: what is needed, what is done, what to write down, and what
+ * was written.
+ */
 export function BenchTests({ setup }: { setup: Setup }) {
   return benchSubjects(contextOf(setup)).map((subject) => (
     <Pair key={subject.lower.end.id} subject={subject} weather={setup.site.weather} />

@@ -51,7 +51,9 @@ interface CombinationRowProps {
   readonly full?: boolean;
 }
 
-/** One combination at a glance: its device, verdict, the one thing to mind and two bars; how it goes together is folded. */
+/**
+ * One combination at a glance: its device, verdict, the one thing to mind and two bars; how it goes together is folded.
+ */
 export function CombinationRow({
   open,
   combination,

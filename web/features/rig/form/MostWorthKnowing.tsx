@@ -30,7 +30,8 @@ interface SharpenProps {
 
 /** What is not known of a set-up, with most hanging on it first, each to be answered on the spot. */
 export function MostWorthKnowing({ setup, onForm }: SharpenProps) {
-  // How it is rigged is seen at the rope, in the check: while values are typical it is a plan, and judged as if it were rigged well.
+  // How it is rigged is seen at the rope, in the check: while values are typical it is a plan, and judged as if it were
+  // rigged well.
   const typical = useMemo(() => assumedInRig(setup).length > 0, [setup]);
   const judged = useMemo(() => (typical ? wellRigged(setup) : setup), [typical, setup]);
   const plan = useMemo(() => (typical ? assess(judged) : null), [typical, judged]);

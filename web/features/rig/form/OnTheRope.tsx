@@ -43,7 +43,9 @@ interface OnTheRopeProps {
   readonly onChange: (next: Setup) => void;
 }
 
-/** Leads from a bollard to its tuning to this very rope; what stands in this set-up alone goes into the locker with it. */
+/**
+ * Leads from a bollard to its tuning to this very rope; what stands in this set-up alone goes into the locker with it.
+ */
 function TuneLinks({ setup }: { setup: Setup }) {
   const { name } = usePlace();
   const { items } = useWorkspace();

@@ -68,7 +68,10 @@ const WIDTH = 340;
 const HEIGHT = 330;
 const ROPES_X = [165, 245, 300];
 
-/** Everything that grips the ropes by itself, to scale above the belay loop, with what is left between; and its order, to be moved about. */
+/**
+ * Everything that grips the ropes by itself, to scale above the belay loop, with what is left between; and its order,
+ * to be moved about.
+ */
 export function RopeOrder({ setup, findings, onChange }: RopeOrderProps) {
   const grips = gripsIn(setup, findings);
   const lines = setup.lines.filter((l) => grips.some((g) => g.line === l.id));

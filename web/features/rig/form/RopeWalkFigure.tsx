@@ -15,7 +15,10 @@ interface Pose {
   readonly does: string;
 }
 
-/** What is set for each of three ways of being on the line, from the body of who hangs there, to scale; and what comes off between them. */
+/**
+ * What is set for each of three ways of being on the line, from the body of who hangs there, to scale; and what comes
+ * off between them.
+ */
 export function RopeWalkFigure({ figures }: { figures: RopeWalkFigures }) {
   const { system } = usePreferences();
   const { walkTetherMm, limbTetherMm, freeLoopMm, deviceMm, person, kneeMm } = figures;

@@ -8,7 +8,10 @@ import { usePreferences } from '../../../app/preferences';
 const INK = { fill: 'var(--ink-2)', fontSize: 12 } as const;
 const ticks = (to: number, count: number) => scaleLinear([0, to], [0, 1]).ticks(count);
 
-/** Alone on a rope from above: how hard a fall is at each height, where it ends on the ground, and where the rope does not run by itself. */
+/**
+ * Alone on a rope from above: how hard a fall is at each height, where it ends on the ground, and where the rope does
+ * not run by itself.
+ */
 export function SelfBelayChart({ curve }: { curve: SelfBelayCurve }) {
   const { system } = usePreferences();
   const data = useMemo(

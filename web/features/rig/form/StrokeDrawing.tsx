@@ -14,7 +14,10 @@ const MARGIN = 24;
 const SHOULDER = 0.42;
 const HEAD = 0.62;
 
-/** Hanging in the tether and standing in the foot loop, to scale: what lies between is the stroke. With the foot loop at the lower grip the upper one is pushed up meanwhile. */
+/**
+ * Hanging in the tether and standing in the foot loop, to scale: what lies between is the stroke. With the foot loop at
+ * the lower grip the upper one is pushed up meanwhile.
+ */
 export function StrokeDrawing({ figures }: { figures: StrokeFigures }) {
   const { system } = usePreferences();
   const {

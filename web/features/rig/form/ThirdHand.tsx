@@ -7,7 +7,10 @@ import { usePreferences } from '../../../app/preferences';
 import { useWorkspace } from '../../../store/hooks';
 import { SeverityMark } from '../../../ui/SeverityMark';
 
-/** What of the locker lifts the casualty off their device: what bites on the rope, what the strand turns in, and how hard it is pulled. */
+/**
+ * What of the locker lifts the casualty off their device: what bites on the rope, what the strand turns in, and how
+ * hard it is pulled.
+ */
 export function ThirdHand({ setup }: { setup: Setup }) {
   const reader = usePreferences();
   const { items } = useWorkspace();

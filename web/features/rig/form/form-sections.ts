@@ -84,7 +84,10 @@ const fact = (ref: ElementId, shape: Readonly<Record<string, z.ZodType>>, key: s
 const facts = (ref: ElementId, shape: Readonly<Record<string, z.ZodType>>, ...keys: string[]) =>
   keys.map((key) => fact(ref, shape, key));
 
-/** The whole form of a rig, in the order in which one rigs: people, site, ropes, then each attachment. What does not apply is not asked. */
+/**
+ * The whole form of a rig, in the order in which one rigs: people, site, ropes, then each attachment. What does not
+ * apply is not asked.
+ */
 export function formSections(setup: Setup): Section[] {
   const slots = new Map(slotsOf(setup).map((s) => [s.ref, s]));
   const slot = (ref: ElementId): FormField[] => {

@@ -8,7 +8,10 @@ import { useWorkerJob } from '../../../workers/useWorkerJob';
 
 const create = () => new Worker(new URL('../../../workers/search-worker.ts', import.meta.url), { type: 'module' });
 
-/** Asks the worker what the locker has for the open places of a set-up. None of the three may change unless the question does. */
+/**
+ * Asks the worker what the locker has for the open places of a set-up. None of the three may change unless the question
+ * does.
+ */
 export function useSearch(open: Setup, items: readonly Item[], tests: readonly WayTest[]) {
   const ask = useCallback(
     (api: Remote<SearchWorker>, onRow: (done: number) => void): Promise<SearchAnswer> =>

@@ -8,7 +8,9 @@ import { edited } from '../../../store/workspace-slice';
 import { useToast } from '../../../ui/Toasts';
 import { HoldMark } from './HoldMark';
 
-/** Ways of backing up this rig side by side: what each survives comes from the engine, the reasons from common practice. */
+/**
+ * Ways of backing up this rig side by side: what each survives comes from the engine, the reasons from common practice.
+ */
 export function BackupTable({ setup, findings }: { setup: Setup; findings: readonly Finding[] }) {
   const ways = useMemo(() => waysToBackUp(setup, findings), [setup, findings]);
   const dispatch = useAppDispatch();

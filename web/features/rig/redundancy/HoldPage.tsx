@@ -32,7 +32,10 @@ export function HoldPage() {
   return setup ? <HoldView key={setup.id} setup={setup} /> : <NotFound what="This set-up" />;
 }
 
-/** What can let go in a set-up, and what then still holds, for everybody who hangs on it; a row is replayed on the drawing. */
+/**
+ * What can let go in a set-up, and what then still holds, for everybody who hangs on it; a row is replayed on the
+ * drawing.
+ */
 function HoldView({ setup }: { setup: Setup }) {
   useTitle(`What still holds: ${setup.name}`);
   const assessment = useMemo(() => assess(setup), [setup]);
@@ -137,7 +140,10 @@ function OfPerson({ setup, assessment, ctx, person }: OfPersonProps) {
   );
 }
 
-/** What matters first: nothing holds and it is not accepted; then what takes one way away; then what practice accepts; then the rest. */
+/**
+ * What matters first: nothing holds and it is not accepted; then what takes one way away; then what practice accepts;
+ * then the rest.
+ */
 function rowsOf(model: HoldModel, singles: readonly SinglePoint[]): HoldRow[] {
   const accepted = new Set(singles.filter((s) => s.accepted).map((s) => s.fault.id));
   const rank = ({ id, faults }: HoldRow) => {

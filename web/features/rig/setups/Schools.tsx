@@ -4,7 +4,10 @@ import type { Job } from '@core/things/gear';
 import { usePreferences, useWords } from '../../../app/preferences';
 import { SeverityMark } from '../../../ui/SeverityMark';
 
-/** Questions on which careful people disagree, folded: the reasons of each side, and what was found about it in this very set-up. */
+/**
+ * Questions on which careful people disagree, folded: the reasons of each side, and what was found about it in this
+ * very set-up.
+ */
 export function Schools({ job, findings }: { job: Job; findings: readonly Finding[] }) {
   const inWords = useWords();
   const reader = usePreferences();

@@ -114,7 +114,10 @@ export function SetupView({ setup, change }: { setup: Setup; change: (next: Setu
   );
 }
 
-/** What is not known, and what hangs on it: open at once where values are only typical, since there it is what to do next. */
+/**
+ * What is not known, and what hangs on it: open at once where values are only typical, since there it is what to do
+ * next.
+ */
 function WhatIsOpen({ setup, verdict, onForm }: { setup: Setup; verdict: Severity; onForm: () => void }) {
   const typical = useMemo(() => assumedInRig(setup).length > 0, [setup]);
   const [wanted, setWanted] = useState<boolean | null>(null);
@@ -131,7 +134,10 @@ function WhatIsOpen({ setup, verdict, onForm }: { setup: Setup; verdict: Severit
 /** Somebody on the ground holds a leader, or somebody on a top rope. */
 const belayedFromBelow = ({ job }: Setup) => JOB_FACTS[job].belayedFrom === 'below';
 
-/** Where more is judged, or known to be open, than on the day a combination was taken: that is said, so that nobody wonders. */
+/**
+ * Where more is judged, or known to be open, than on the day a combination was taken: that is said, so that nobody
+ * wonders.
+ */
 function SinceTaken({ setup: { taken }, verdict }: { setup: Setup; verdict: Severity }) {
   if (!taken) return null;
   const then = overall(taken.findings);

@@ -33,8 +33,8 @@ export interface WayThrough {
 }
 
 /**
- * How far somebody is with a set-up: what to take, rig it, check it, use it, log it. A check counts until the set-up is changed; orders of steps
- * that are under way say that it is in use.
+ * How far somebody is with a set-up: what to take, rig it, check it, use it, log it. A check counts until the set-up is
+ * changed; orders of steps that are under way say that it is in use.
  *
  * @param stops findings that are a *Stop* now: with one of them nothing is rigged as it should be.
  */

@@ -36,8 +36,8 @@ export interface ComputedWay {
 }
 
 /**
- * The connector map as CSV (RFC 4180), a line for each way, or for each test of it; numbers in mm and kN whatever the units on the screen.
- * What is read back are the columns up to `note`; the others are for people.
+ * The connector map as CSV (RFC 4180), a line for each way, or for each test of it; numbers in mm and kN whatever the
+ * units on the screen. What is read back are the columns up to `note`; the others are for people.
  */
 export function waysCsv(
   job: Job,
@@ -120,7 +120,8 @@ function meant<T extends Connector | Device>(list: readonly T[], text: string): 
 export type Chosen = Readonly<Record<string, string>>;
 
 /**
- * Reads such a file whole or not at all; the line of the first fault counts the head as line 1. A result of "" or "not tried" is no record.
+ * Reads such a file whole or not at all; the line of the first fault counts the head as line 1. A result of "" or "not
+ * tried" is no record.
  * @param newId gives the id of each record.
  * @param chosen who is meant by names that several have; without an answer the file asks.
  */

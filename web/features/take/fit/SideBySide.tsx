@@ -48,7 +48,9 @@ interface SideBySideProps {
   readonly onlyAble?: boolean;
 }
 
-/** Devices that can do this job, with the traits that decide between them, and the questions on which people disagree. */
+/**
+ * Devices that can do this job, with the traits that decide between them, and the questions on which people disagree.
+ */
 export function SideBySide({ job, devices: all, onlyAble = false }: SideBySideProps) {
   const devices = onlyAble ? all.filter(({ family }) => servesJob(family, job)) : all;
   const schools = schoolsFor(job);

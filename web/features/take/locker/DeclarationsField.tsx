@@ -32,8 +32,9 @@ const USUAL: Job = 'rappel-double';
 const KINDS = Object.keys(ROPE_CONSTRUCTIONS) as RopeConstruction[];
 
 /**
- * The ranges that the maker declares. What is stored is one row for each job; a range that holds for several jobs is entered once, with the jobs ticked. Rows that say the same
- * stand together when the form opens, and stay together while one types.
+ * The ranges that the maker declares. What is stored is one row for each job; a range that holds for several jobs is
+ * entered once, with the jobs ticked. Rows that say the same stand together when the form opens, and stay together
+ * while one types.
  */
 export function DeclarationsField({ control, value, family, onChange, errorAt }: DeclarationsFieldProps) {
   const words = useWords();

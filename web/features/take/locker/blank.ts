@@ -2,7 +2,9 @@ import { z } from 'zod';
 import { fieldMeta, typicalPerson } from '@core/things/gear';
 import { schemaOf, type LockerKind } from './kinds';
 
-/** Lengths of a person of middle size, marked as that, so that a new person is near the truth before anybody measures. */
+/**
+ * Lengths of a person of middle size, marked as that, so that a new person is near the truth before anybody measures.
+ */
 function personStart() {
   const { armReachMm, legLoopDropMm, legLoopSideMm, kneeRaiseMm, assumed } = typicalPerson('start', '', {
     massKg: 75,

@@ -25,7 +25,10 @@ function mark(props: unknown) {
   return <path d={`M${cx - 6} ${cy - 6}l12 12M${cx + 6} ${cy - 6}l-12 12`} stroke="var(--untested)" strokeWidth="3" />;
 }
 
-/** Every trial of a bollard, rope by rope, with what happened in between: drawn over the trials in their order, and listed. */
+/**
+ * Every trial of a bollard, rope by rope, with what happened in between: drawn over the trials in their order, and
+ * listed.
+ */
 export function TuningHistory({ device, onRemove }: { device: Device; onRemove: (id: string) => void }) {
   const words = useWords();
   const { items } = useWorkspace();

@@ -15,7 +15,10 @@ interface DeviationsProps {
 
 const SHOWN = 6;
 
-/** What happens when something is left out, swapped or done wrong: which steps are critical, what follows, where it could be noticed. */
+/**
+ * What happens when something is left out, swapped or done wrong: which steps are critical, what follows, where it
+ * could be noticed.
+ */
 export function Deviations({ state, broken, onStop, onAgain, onChoose }: DeviationsProps) {
   const inWords = useWords();
   const [all, setAll] = useState(false);

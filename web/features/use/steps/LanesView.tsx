@@ -30,8 +30,9 @@ const WORDS: Readonly<Record<LaneState, string>> = {
 };
 
 /**
- * Steps along, one lane per attachment: a line when it is off, a hollow bar when it hangs slack, a full one when it carries, a crossed one
- * when it would not hold; a bar for locked, a dashed edge for not locked, a tick for tested. Below, how many Stops count after each step; a broken step is barred through.
+ * Steps along, one lane per attachment: a line when it is off, a hollow bar when it hangs slack, a full one when it
+ * carries, a crossed one when it would not hold; a bar for locked, a dashed edge for not locked, a tick for tested.
+ * Below, how many Stops count after each step; a broken step is barred through.
  */
 export function LanesView({ procedure, moments, names, broken, chosen, onChoose }: LanesViewProps) {
   const inWords = useWords();

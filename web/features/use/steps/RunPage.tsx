@@ -34,7 +34,10 @@ export function RunPage() {
 
 const EVERYTHING = 'everything rigged so far, with eyes and hands; what matters most here could not be worked out';
 
-/** One step at a time, large, for one hand and a tired head: what to look at before it, what to do, what to see after it. */
+/**
+ * One step at a time, large, for one hand and a tired head: what to look at before it, what to do, what to see after
+ * it.
+ */
 function Run({ sequence }: { sequence: Sequence }) {
   const inWords = useWords();
   useTitle(sequence.name);

@@ -43,8 +43,9 @@ type Looks = ReadonlyMap<string, readonly string[]>;
 const NO_LOOKS: Looks = new Map();
 
 /**
- * What is to be looked at before each step, by the step. While a changed order is explored, what was known of the one before stays: lines that go
- * and come again would move the steps under a finger, and the next press would meet another one.
+ * What is to be looked at before each step, by the step. While a changed order is explored, what was known of the one
+ * before stays: lines that go and come again would move the steps under a finger, and the next press would meet another
+ * one.
  */
 function useLooks({ steps }: Sequence, state: ReturnType<typeof useExplored>['state']): Looks {
   const found = useMemo(
@@ -56,7 +57,9 @@ function useLooks({ steps }: Sequence, state: ReturnType<typeof useExplored>['st
   return looks;
 }
 
-/** One order of steps: its verdict, the attachments along it, the steps to move about, and what follows from a mistake. */
+/**
+ * One order of steps: its verdict, the attachments along it, the steps to move about, and what follows from a mistake.
+ */
 function SequenceView({ sequence }: { sequence: Sequence }) {
   const inWords = useWords();
   useTitle(sequence.name);

@@ -5,8 +5,9 @@ import { draftStore } from '../../../ui/draft';
 const hangingSchema = z.strictObject({ sinceMs: z.number(), seenMs: z.number() });
 
 /**
- * How long somebody hangs, in seconds; null while nobody does. It goes on through a reload and in every tab, and never jumps back: where the clock of the system is set back, the start
- * goes back with it; where that is set forward, the longer time stands.
+ * How long somebody hangs, in seconds; null while nobody does. It goes on through a reload and in every tab, and never
+ * jumps back: where the clock of the system is set back, the start goes back with it; where that is set forward, the
+ * longer time stands.
  */
 export function useHanging(draftKey: string) {
   const [store] = useState(() => draftStore(draftKey, hangingSchema));

@@ -16,7 +16,10 @@ const DOING: Readonly<Record<Practice['doing'], string>> = {
 /** In words, for the line above the drawing. */
 export const doingWords = (p: Practice): string => `The climber ${DOING[p.doing]}.`;
 
-/** Device, rope and both hands as the belayer sees them, and beside them how high the climber is and how much slack there is. */
+/**
+ * Device, rope and both hands as the belayer sees them, and beside them how high the climber is and how much slack
+ * there is.
+ */
 export function TrainerDrawing({ practice: p }: { practice: Practice }) {
   const { system } = usePreferences();
   const side = p.settings.hand === 'left' ? -1 : 1;
