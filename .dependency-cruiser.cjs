@@ -81,9 +81,10 @@ module.exports = {
     {
       name: 'core-is-pure',
       severity: 'error',
-      comment: 'The core may use Zod from outside, and what finds keys that stand twice in a text (decision 39).',
+      comment:
+        'The core may use Zod from outside, what finds keys that stand twice in a text (decision 39), and what compares two things whole.',
       from: { path: '^core', pathNot: '\\.test(-help)?\\.ts$' },
-      to: { dependencyTypes: ['npm', 'npm-dev', 'core'], pathNot: 'node_modules/(zod|jsonc-parser)/' },
+      to: { dependencyTypes: ['npm', 'npm-dev', 'core'], pathNot: 'node_modules/(zod|jsonc-parser|fast-deep-equal)/' },
     },
     {
       name: 'web-server-cli-apart',

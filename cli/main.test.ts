@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { assess } from '../core/answers/assess/index.ts';
 import { buildCheck } from '../core/answers/check/index.ts';
-import { writeSetup, writeWorkspace } from '../core/records/files/index.ts';
+import { VERSION, writeSetup, writeWorkspace } from '../core/records/files/index.ts';
 import { FAMILY_KEYS, JOB_KEYS } from '../core/things/gear/index.ts';
 import { withItem } from '../core/rigs/rig/index.ts';
 import { demoWorkspace, rappelDouble, rappelDoubleFaulty, SETUPS } from '../core/samples/index.ts';
@@ -134,7 +134,7 @@ describe('zevrin', () => {
   it('schema prints the JSON Schema of a set-up', () => {
     const schema = JSON.parse(zevrin(['schema']).out) as Json;
     const { setup, version } = schema.properties as Record<string, Json>;
-    expect(version).toMatchObject({ const: 13 });
+    expect(version).toMatchObject({ const: VERSION });
     const properties = setup!.properties as Json;
     expect(Object.keys(properties)).toEqual(expect.arrayContaining(Object.keys(rappelDouble)));
     expect(setup!.required).toEqual(expect.arrayContaining(['persons', 'lines', 'attachments', 'along']));
@@ -192,6 +192,39 @@ describe('zevrin', () => {
     expect(Object.keys(list.findingCodes)).toContain('fit.rope-too-thin');
     expect(zevrin(['sample', 'toString']).code).toBe(1);
     expect(zevrin([])).toMatchObject({ code: 1 });
+  });
+
+  describe('check', () => {
+    const sampleText = (name: string) => zevrin(['sample', name]).out;
+    const files = { 't.json': sampleText('belay-top-rope'), 'p.json': sampleText('pick-off') };
+    const report = (...args: string[]) =>
+      JSON.parse(zevrin(['check', 't.json', ...args], files).out) as {
+        words: number;
+        seconds: number;
+        items: { id: string }[];
+      };
+    it('says what each depth takes', () => {
+      const [whole, next, glance] = [report(), report('--depth', 'next-go'), report('--depth', 'four-looks')];
+      expect(whole.items.length).toBeGreaterThan(20);
+      expect(next.items.map((i) => i.id)).toEqual(['tie-in', 'device-strands', 'device-connector', 'rope-ends']);
+      expect(glance.items).toEqual(next.items);
+      expect(next.words).toBeLessThan(whole.words / 8);
+      expect(glance.seconds).toBeLessThan(next.seconds);
+      const moved = report('--depth', 'next-go', '--since', 'next-route-changed').items.map((i) => i.id);
+      expect(moved).toEqual(expect.arrayContaining(['tie-in-points', 'device-pull', 'anchor', 'this-place']));
+    });
+    it('refuses what is no depth, no since, and a next go of a rescue', () => {
+      const says = (...args: string[]) => zevrin(['check', ...args], files);
+      expect(says('t.json', '--depth', 'deep')).toMatchObject({
+        code: 2,
+        err: expect.stringMatching(/read "deep"; it is one of whole/),
+      });
+      expect(says('t.json', '--since', 'same')).toMatchObject({ code: 2, err: expect.stringContaining('next-go') });
+      expect(says('t.json', '--depth', 'next-go', '--since', 'x').err).toContain('changed-over');
+      expect(says('p.json', '--depth', 'next-go').err).toContain('whole every time');
+      expect(zevrin(['holds', 't.json', '--depth', 'whole'], files)).toMatchObject({ code: 1 });
+      expect(zevrin(['holds', 't.json', '--depth', 'whole'], files).err).toContain('--depth is for check only');
+    });
   });
 
   describe('catch', () => {

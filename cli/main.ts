@@ -1,6 +1,5 @@
 import { parseArgs } from 'node:util';
 import { assess } from '../core/answers/assess/index.ts';
-import { buildCheck } from '../core/answers/check/index.ts';
 import {
   decodeText,
   readDocument,
@@ -10,7 +9,6 @@ import {
   type Refused,
 } from '../core/records/files/index.ts';
 import {
-  fillTemplate,
   FINDING_CODES,
   METRIC,
   renderFinding,
@@ -25,11 +23,12 @@ import { TEMPLATES, VARIATIONS } from '../core/rigs/rig/index.ts';
 import { SAMPLES } from '../core/samples/index.ts';
 import { PROCEDURES } from '../core/answers/procedures/index.ts';
 import { CATCH_OPTIONS, catchReport } from './catch-report.ts';
+import { CHECK_OPTIONS, checkReport } from './check-report.ts';
 import { sequenceReport } from './sequence-report.ts';
 
 const USAGE = `zevrin assess FILE...  findings of each set-up, one JSON object a line (- reads standard input: one set-up, or one a line)
 zevrin holds FILE      ways of being held, what can let go, and the minimal sets up to pairs after which nothing holds
-zevrin check FILE      the items of the check before use
+zevrin check FILE      the items of the check before use, with its words and seconds; --depth whole, next-go or four-looks; --since same, changed-over, next-route ...
 zevrin catch FILE      ten thousand falls: forces in N, lengths in m, shares; --climberM 10 --lastPieceM 8 --firstPieceM 3 --slackM 0.5 ...
 zevrin sequence FILE   breaches and critical steps of an order of steps
 zevrin sample NAME     a demo set-up or order of steps to start from
@@ -162,29 +161,13 @@ function holdsFile(io: Io, path: string): number {
   return 0;
 }
 
-function checkFile(io: Io, path: string): number {
+function checkFile(io: Io, path: string, given: Readonly<Record<string, string>>): number {
   const document = fileOf(io, path, 'setup');
   if (!document) return 2;
-  const { verdict, findings } = assess(document.setup);
-  const items = buildCheck(document.setup, findings).map((item) => {
-    const say = (text: string) => fillTemplate(text, item.numbers, METRIC);
-    const { id, part, kind } = item;
-    return {
-      id,
-      part,
-      kind,
-      title: item.title,
-      look: say(item.look),
-      touch: say(item.touch),
-      question: say(item.question),
-      expected: say(item.expected),
-      others: item.others.map(say),
-      why: say(item.why),
-      sources: item.sources,
-    };
-  });
-  json(io, { verdict, items });
-  return 0;
+  const result = checkReport(document.setup, given);
+  if (result.ok) json(io, result.report);
+  else io.err(`${result.says}\n`);
+  return result.ok ? 0 : 2;
 }
 
 function catchFile(io: Io, path: string, given: Readonly<Record<string, string>>): number {
@@ -231,7 +214,6 @@ function list(io: Io): number {
 /** Commands by how many files or names they take. */
 const ONE: Readonly<Record<string, (io: Io, operand: string) => number>> = {
   holds: holdsFile,
-  check: checkFile,
   sequence: sequenceFile,
   sample,
 };
@@ -242,6 +224,9 @@ const NONE: Readonly<Record<string, (io: Io) => number>> = {
   },
   list,
 };
+
+/** Options of the commands that take some. */
+const OPTIONS: Readonly<Record<string, readonly string[]>> = { catch: CATCH_OPTIONS, check: CHECK_OPTIONS };
 
 /** Runs one command. @returns the exit code: 0 done, 1 wrong usage, 2 a file that is wrong. */
 export function run(args: readonly string[], io: Io): number {
@@ -257,7 +242,7 @@ export function run(args: readonly string[], io: Io): number {
       allowPositionals: true,
       options: {
         help: { type: 'boolean', short: 'h' },
-        ...Object.fromEntries(CATCH_OPTIONS.map((name) => [name, { type: 'string' }] as const)),
+        ...Object.fromEntries([...CATCH_OPTIONS, ...CHECK_OPTIONS].map((name) => [name, { type: 'string' }] as const)),
       },
     });
     if (parsed.values.help) {
@@ -272,8 +257,11 @@ export function run(args: readonly string[], io: Io): number {
     return usage(`${(error as Error).message}\n`);
   }
   const [command = '', ...operands] = positionals;
+  const astray = Object.keys(given).find((name) => !OPTIONS[command]?.includes(name));
+  if (astray)
+    return usage(`--${astray} is for ${Object.keys(OPTIONS).find((of) => OPTIONS[of]!.includes(astray))!} only.\n`);
   if (command === 'catch' && operands.length === 1) return catchFile(io, operands[0]!, given);
-  if (Object.keys(given).length > 0) return usage(`--${Object.keys(given)[0]!} is for catch only.\n`);
+  if (command === 'check' && operands.length === 1) return checkFile(io, operands[0]!, given);
   if (command === 'assess' && operands.length > 0) return assessFiles(io, operands);
   if (Object.hasOwn(ONE, command) && operands.length === 1) return ONE[command]!(io, operands[0]!);
   if (Object.hasOwn(NONE, command) && operands.length === 0) return NONE[command]!(io);

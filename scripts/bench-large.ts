@@ -1,5 +1,6 @@
 // A workspace of years (9,000 uses, 1,000 checks, 500 items, 200 set-ups): reading the file in, every page, wiping;
 // blocks of the main thread.
+import { beginCheck } from '../core/records/log/index.ts';
 import { mkdtempSync, statSync, writeFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -38,11 +39,7 @@ const large: Workspace = {
   setups: many(demo.setups, 200, (setup, i) => ({ name: `${setup.name} ${i}` })),
   uses: many(demo.uses, 9000, (_, i) => ({ at: at(i), note: `use ${i}` })),
   checks: Array.from({ length: 1000 }, (_, i) => ({
-    id: `check-${i}`,
-    mode: 'alone' as const,
-    setup: rappelDouble,
-    verdict,
-    items,
+    ...beginCheck({ id: `check-${i}`, mode: 'alone', setup: rappelDouble, verdict, items, startedAt: at(i * 9) }),
     events: items.map((item) => ({
       type: 'saw' as const,
       itemId: item.id,
@@ -51,10 +48,8 @@ const large: Workspace = {
       asExpected: true,
       at: at(i * 9),
     })),
-    startedAt: at(i * 9),
     endedAt: at(i * 9),
     outcome: 'complete' as const,
-    note: '',
   })),
 };
 const file = join(mkdtempSync(join(tmpdir(), 'zevrin-large-')), 'large.zevrin.json');

@@ -70,14 +70,14 @@ function strands(ctx: Context, a: Attachment): CheckItem[] {
             : 'Pull hard at the strand to the second.',
           question: two ? 'Which strands held with the hand off?' : 'What did the rope do with the hand off?',
           expected: two ? 'Each of the two' : 'It held',
-          others: two ? ['One of them', 'Neither'] : ['It ran', 'It was not pulled at'],
+          others: two ? ['One of them', 'Neither'] : ['It ran', 'Nobody pulled'],
         }
       : {
           look: 'The rope in the device as its maker shows, brake strand in the grooves where there are any.',
           touch: 'Brake hand on, pull sharply at the strand that goes to the load.',
           question: 'What did the device do?',
           expected: 'It held',
-          others: ['The rope ran through', 'It was not pulled at'],
+          others: ['The rope ran', 'Nobody pulled'],
         }),
     sources: ['practice-threading'],
   });
@@ -122,7 +122,7 @@ function strands(ctx: Context, a: Attachment): CheckItem[] {
       look: 'From the device up to the load, and down to the hand.',
       touch: 'Run a finger along both strands.',
       question: 'Which strand goes to the load?',
-      expected: 'The one that its maker shows',
+      expected: 'The one the maker shows',
       others: ['The other one', 'It cannot be told'],
     }),
     pull,

@@ -1,5 +1,19 @@
 export { buildCheck, neverLeftOut } from './build-check.ts';
 export { ordersOf, sequenceOf } from './consequences.ts';
+export {
+  changedOver,
+  CHECK_DEPTHS,
+  costOf,
+  isLeast,
+  itemsOfFourLooks,
+  itemsOfNextGo,
+  SINCE,
+  sincesFor,
+  turnsRound,
+  type CheckCost,
+  type CheckDepth,
+  type Since,
+} from './depth.ts';
 export { answersInOrder, checkItemSchema, mayBeAccepted, type CheckItem } from './check-item.ts';
 export { kindOf } from './item.ts';
 export { againAfter, FOUR, partnersCheck, CHECK_PARTS, checkPartOf, type CheckPartId } from './systems.ts';

@@ -20,6 +20,7 @@ export const ITEM_KINDS = {
   'joining-tails': [],
   'pull-side': [],
   middle: ['rope-middle'],
+  'this-place': [],
   fastening: ['rope-fasten', 'rope-fix', 'rope-clip', 'fixed'],
   'block-strand': ['rope-block'],
   'tree-tried': ['line-try'],

@@ -22,9 +22,7 @@ export function tieInItems(ctx: Context, a: Attachment): CheckItem[] {
       touch: 'Pull all strands tight.',
       question: bowline ? 'What did you see of the knot?' : 'How many pairs of strands lie side by side?',
       expected: bowline ? 'A bowline with its lock' : 'Five',
-      others: bowline
-        ? ['A bowline, the lock is missing', 'Another knot']
-        : ['Four or fewer', 'They cross, they cannot be counted'],
+      others: bowline ? ['A bowline, the lock is missing', 'Another knot'] : ['Four or fewer', 'They cross'],
       why: 'An unfinished knot holds until it is loaded.',
     }),
     item({
@@ -41,10 +39,10 @@ export function tieInItems(ctx: Context, a: Attachment): CheckItem[] {
     item({
       ...shared,
       id: idAt(ctx.setup, 'tie-in-points', a),
-      title: `Where the rope goes through${of}`,
+      title: `Tie-in points${of}`,
       look: 'The rope at waist belt and leg loops.',
       touch: 'Put a finger through each point beside the rope.',
-      question: 'Through which points of the harness does the rope go?',
+      question: 'What does the rope go through?',
       expected: 'Both tie-in points',
       others: ['One of them', 'A gear loop or the belay loop'],
       why: 'One point alone tips the climber over, and a gear loop carries nobody.',

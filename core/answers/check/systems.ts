@@ -40,6 +40,7 @@ const OF_KIND = {
   'joining-tails': 'closed',
   'pull-side': 'closed',
   middle: 'closed',
+  'this-place': 'closed',
   fastening: 'closed',
   'block-strand': 'closed',
   'rope-ends': 'closed',

@@ -1,3 +1,4 @@
+import { beginCheck } from '../log/index.ts';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
@@ -35,18 +36,14 @@ function small(): Workspace {
     wayTests: demo.wayTests.slice(0, 1),
     sequences: demo.sequences.slice(0, 1),
     checks: [
-      {
+      beginCheck({
         id: 'c1',
         mode: 'alone',
         startedAt: '2026-01-01T00:00:00.000Z',
-        note: '',
         setup: rappelDouble,
         verdict,
         items: buildCheck(rappelDouble, findings).slice(0, 2),
-        events: [],
-        outcome: 'running',
-        endedAt: null,
-      },
+      }),
     ],
   };
 }

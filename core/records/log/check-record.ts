@@ -1,5 +1,13 @@
 import { z } from 'zod';
-import { checkItemSchema, mayBeAccepted, neverLeftOut } from '../../answers/check/index.ts';
+import {
+  checkItemSchema,
+  CHECK_DEPTHS,
+  isLeast,
+  mayBeAccepted,
+  neverLeftOut,
+  SINCE,
+  type Since,
+} from '../../answers/check/index.ts';
 import { SEVERITIES } from '../../foundations/finding/index.ts';
 import { choice, idSchema, instantSchema, note } from '../../things/gear/index.ts';
 import { setupSchema } from '../../rigs/rig/index.ts';
@@ -10,6 +18,13 @@ export const checkRecordSchema = z
   .strictObject({
     id: idSchema,
     mode: choice({ alone: 'Alone', 'face-to-face': 'Face to face' }, 'Check'),
+    depth: choice(CHECK_DEPTHS, 'How much is looked at'),
+    /** Of a next go: the check that it goes on from, when that ended, and what happened since. */
+    since: z
+      .strictObject({ check: idSchema, at: instantSchema, what: z.enum(Object.keys(SINCE) as [Since, ...Since[]]) })
+      .nullable(),
+    /** Titles of what a whole check would have looked at besides. */
+    leftOut: z.array(z.string()),
     /** The set-up as it stood when the check began. */
     setup: setupSchema,
     verdict: z.enum(SEVERITIES),
@@ -25,6 +40,8 @@ export const checkRecordSchema = z
       ctx.addIssue({ code: 'custom', path: ['endedAt'], message: 'a running check has no end, an ended one has' });
     }
     const wrong = (path: PropertyKey[], message: string) => ctx.addIssue({ code: 'custom', path, message });
+    if ((record.depth === 'next-go') !== (record.since !== null))
+      wrong(['since'], 'a next go says what it goes on from, and no other check does');
     const beganAt = Date.parse(record.startedAt);
     const endedAt = record.endedAt === null ? Infinity : Date.parse(record.endedAt);
     if (endedAt < beganAt) wrong(['endedAt'], 'the check ended before it began');
@@ -55,7 +72,9 @@ export const checkRecordSchema = z
     });
     // A record that says "complete" is what somebody trusts: it must be so by its own answers.
     if (record.outcome !== 'complete') return;
-    const [first, ...more] = neverLeftOut(record.setup).filter(({ id }) => !items.has(id));
+    const [first, ...more] = neverLeftOut(record.setup)
+      .filter((item) => record.depth === 'whole' || isLeast(item))
+      .filter(({ id }) => !items.has(id));
     if (first)
       wrong(
         ['items'],

@@ -5,6 +5,7 @@ import { buildCheck, mayBeAccepted } from '../../answers/check/index.ts';
 import { withFields, withItem } from '../../rigs/rig/index.ts';
 import { changed, club, rappelDouble, SETUPS, variedSetups } from '../../samples/index.ts';
 import {
+  beginCheck,
   checkRecordSchema,
   endCheck,
   itemStatus,
@@ -19,18 +20,8 @@ import {
 
 const AT = '2026-05-01T10:00:00.000Z';
 const items = buildCheck(rappelDouble, assess(rappelDouble).findings);
-const start = (mode: CheckRecord['mode']): CheckRecord => ({
-  id: 'c1',
-  mode,
-  setup: rappelDouble,
-  verdict: 'clear',
-  items,
-  events: [],
-  startedAt: AT,
-  endedAt: null,
-  outcome: 'running',
-  note: '',
-});
+const start = (mode: CheckRecord['mode']): CheckRecord =>
+  beginCheck({ id: 'c1', mode, setup: rappelDouble, verdict: 'clear', items, startedAt: AT });
 const saw = (record: CheckRecord, index: number, who: Who, good = true) =>
   withEvent(record, sawEvent(items[index]!, who, good ? items[index]!.expected : items[index]!.others[0]!, AT));
 const state = (record: CheckRecord, index = 0) => itemStatus(record, items[index]!);

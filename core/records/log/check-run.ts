@@ -3,6 +3,21 @@ import type { CheckEvent, Who } from './events.ts';
 import { itemStatus } from './item-status.ts';
 import type { CheckRecord } from './check-record.ts';
 
+type Begun = Pick<CheckRecord, 'id' | 'mode' | 'setup' | 'verdict' | 'items' | 'startedAt'> &
+  Partial<Pick<CheckRecord, 'depth' | 'since' | 'leftOut'>>;
+
+/** A check that begins: the whole one, unless it is said how much is looked at. */
+export const beginCheck = (begun: Begun): CheckRecord => ({
+  depth: 'whole',
+  since: null,
+  leftOut: [],
+  ...begun,
+  events: [],
+  endedAt: null,
+  outcome: 'running',
+  note: '',
+});
+
 /** The item to stand before: the first that is not done, or null when all are. */
 export const nextItem = (record: Pick<CheckRecord, 'mode' | 'events' | 'items'>): CheckItem | null =>
   record.items.find((item) => itemStatus(record, item).state !== 'done') ?? null;

@@ -1,6 +1,7 @@
-export { checkers, endCheck, nextItem, putRight, sawEvent, withEvent } from './check-run.ts';
+export { beginCheck, checkers, endCheck, nextItem, putRight, sawEvent, withEvent } from './check-run.ts';
 export { checkEventSchema, WHO, type CheckEvent, type Who } from './events.ts';
 export { confirmers, itemStatus, type ItemState, type ItemStatus } from './item-status.ts';
 export { quickAnswers } from './pace.ts';
+export { goOn, isAbout, setupAfter, WHOLE_BECAUSE, type GoOn } from './go-on.ts';
 export { checkRecordSchema, type CheckRecord } from './check-record.ts';
 export { trainingSchema, usageSchema, type TrainingRecord, type UseRecord } from './records.ts';

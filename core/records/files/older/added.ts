@@ -14,6 +14,7 @@ const harness = gear('harness', 'legBuckleTakesLoad');
 const weighed = (v: Json) => 'armReachMm' in v && 'kneeRaiseMm' in v;
 const inRig = (v: Json) => 'harnessId' in v && 'legLoopId' in v;
 const rigged = (v: Json) => v.kind === 'device' && 'brakeLed' in v;
+const checked = (v: Json) => 'events' in v && 'verdict' in v && 'items' in v;
 const any =
   (...kinds: readonly ((v: Json) => boolean)[]) =>
   (v: Json) =>
@@ -88,6 +89,7 @@ export const ADDED: readonly {
   { since: 13, to: rigged, unsaid: { ...unknown('groove', 'cam'), brakeThrough: 'direct' } },
   { since: 13, to: (v) => 'through' in v && 'points' in v, unsaid: unknown('rings') },
   { since: 13, to: inRig, unsaid: unknown('atEdge') },
+  { since: 14, to: checked, unsaid: { depth: 'whole', since: null, leftOut: [] } },
 ];
 
 /** A rig says what is particular to a tree since version 11, wherever it stands. */

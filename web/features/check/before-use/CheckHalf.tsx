@@ -91,8 +91,7 @@ export function CheckHalf({
         />
       ) : (
         <>
-          <p className="mt-1">{say(item.look)}</p>
-          {item.touch && <p className="mt-1 font-semibold">{say(item.touch)}</p>}
+          <WhereToLook look={say(item.look)} touch={say(item.touch)} folded={record.depth !== 'whole'} />
           {drawing && (
             <FoldedThreadings
               {...drawing}
@@ -136,6 +135,23 @@ export function CheckHalf({
         </>
       )}
     </section>
+  );
+}
+
+/** Where to look and what to touch; whoever was told so in the whole check today finds it folded away. */
+function WhereToLook({ look, touch, folded }: { look: string; touch: string; folded: boolean }) {
+  const text = (
+    <>
+      <p className="mt-1">{look}</p>
+      {touch && <p className="mt-1 font-semibold">{touch}</p>}
+    </>
+  );
+  if (!folded) return text;
+  return (
+    <details className="mt-1">
+      <summary className="flex min-h-12 cursor-pointer items-center text-ink-2 underline">Where to look</summary>
+      {text}
+    </details>
   );
 }
 

@@ -5,7 +5,7 @@ import { Route } from 'react-router';
 import { assess } from '@core/answers/assess';
 import { buildCheck } from '@core/answers/check';
 import { METRIC, fillTemplate } from '@core/foundations/finding';
-import type { CheckRecord } from '@core/records/log';
+import { beginCheck, type CheckRecord } from '@core/records/log';
 import { withFields, withItem } from '@core/rigs/rig';
 import { changed, club, rappelDouble, SETUPS } from '@core/samples';
 import { showPage } from '../../../app/place.test-help';
@@ -15,18 +15,15 @@ import { CheckPage } from './CheckPage';
 
 const assessment = assess(rappelDouble);
 const items = buildCheck(rappelDouble, assessment.findings);
-const record = (mode: CheckRecord['mode']): CheckRecord => ({
-  id: 'c1',
-  mode,
-  setup: rappelDouble,
-  verdict: assessment.verdict,
-  items: items.slice(0, 3),
-  events: [],
-  startedAt: '2026-01-01T00:00:00.000Z',
-  endedAt: null,
-  outcome: 'running',
-  note: '',
-});
+const record = (mode: CheckRecord['mode']): CheckRecord =>
+  beginCheck({
+    id: 'c1',
+    mode,
+    setup: rappelDouble,
+    verdict: assessment.verdict,
+    items: items.slice(0, 3),
+    startedAt: '2026-01-01T00:00:00.000Z',
+  });
 
 beforeEach(() => {
   vi.useFakeTimers();

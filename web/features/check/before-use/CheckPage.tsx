@@ -1,3 +1,4 @@
+import { format } from 'date-fns';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { partnersCheck, checkPartOf } from '@core/answers/check';
 import {
@@ -145,7 +146,7 @@ function RunningCheck({ record }: { record: CheckRecord }) {
             {confirmers(record.mode).length === 2
               ? `${names.climber} and ${names.partner} each said what they saw.`
               : `${names.climber} said what was seen.`}{' '}
-            Nothing else was looked at.
+            {restOf(record)}
           </p>
           {record.verdict !== 'clear' && (
             <p className="flex items-center justify-center gap-2">
@@ -158,6 +159,14 @@ function RunningCheck({ record }: { record: CheckRecord }) {
     </main>
   );
 }
+
+/** What is to be said of all that was not looked at this time. */
+const restOf = ({ depth, since, leftOut }: Pick<CheckRecord, 'depth' | 'since' | 'leftOut'>): string =>
+  depth === 'whole'
+    ? 'Nothing else was looked at.'
+    : since
+      ? `${leftOut.length} other things were not opened since ${format(since.at, 'HH:mm')}, as you said, and were not looked at again.`
+      : `You said that the whole check was done today: ${leftOut.length} other things were not looked at here.`;
 
 /** Not at once: the tap that answered the last item must not close what nobody has read. */
 function Close({ onClose, disabled }: { onClose: () => void; disabled: boolean }) {

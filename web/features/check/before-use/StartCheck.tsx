@@ -1,8 +1,8 @@
-import equal from 'fast-deep-equal';
 import { ListChecks } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Assessment } from '@core/answers/assess';
+import { goOn, isAbout } from '@core/records/log';
 import type { Setup } from '@core/rigs/rig';
 import { usePlace } from '../../../app/place';
 import { useWorkspace } from '../../../store/hooks';
@@ -17,9 +17,9 @@ const StartDialog = lazyPart('The start of the check', () => import('./StartDial
 export function StartCheck({ setup, assessment }: { setup: Setup; assessment: Assessment }) {
   const [asking, setAsking] = useState(false);
   const { name } = usePlace();
-  const { checks } = useWorkspace();
+  const data = useWorkspace();
   // One of the set-up as it is now: what was changed since is checked anew.
-  const begun = checks.findLast((c) => c.outcome === 'running' && equal(c.setup, setup));
+  const begun = data.checks.findLast((c) => c.outcome === 'running' && c.setup.id === setup.id && isAbout(c, setup));
   if (assessment.verdict === 'stop') return <p className="font-semibold">The check begins when no Stop is left.</p>;
   const missing = assessment.findings.filter((f) => f.code === 'rig.part-missing');
   if (missing.length > 0 && missing.every((f) => f.subject.includes('ground')))
@@ -49,7 +49,7 @@ export function StartCheck({ setup, assessment }: { setup: Setup; assessment: As
         onClick={() => setAsking(true)}
       >
         {!begun && <ListChecks aria-hidden className="size-5" />}
-        {begun ? 'Check anew' : 'Check before use'}
+        {begun ? 'Check anew' : goOn(setup, data, new Date()).how === 'on' ? 'Check the next go' : 'Check before use'}
       </button>
       {asking && <StartDialog setup={setup} assessment={assessment} onClose={() => setAsking(false)} />}
     </>

@@ -1,15 +1,31 @@
 import { nanoid } from '@reduxjs/toolkit';
+import { format } from 'date-fns';
 import { Dialog } from 'radix-ui';
-import { User, Users } from 'lucide-react';
+import { User, Users, type LucideIcon } from 'lucide-react';
+import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import type { Assessment } from '@core/answers/assess';
-import { buildCheck } from '@core/answers/check';
-import { endCheck, type CheckRecord } from '@core/records/log';
+import { assess, type Assessment } from '@core/answers/assess';
+import {
+  buildCheck,
+  costOf,
+  itemsOfFourLooks,
+  itemsOfNextGo,
+  SINCE,
+  sincesFor,
+  turnsRound,
+  type CheckDepth,
+  type CheckItem,
+  type Since,
+} from '@core/answers/check';
+import { beginCheck, endCheck, goOn, setupAfter, WHOLE_BECAUSE, type CheckRecord, type GoOn } from '@core/records/log';
 import type { Setup } from '@core/rigs/rig';
+import { usePreferences } from '../../../app/preferences';
 import { usePlace } from '../../../app/place';
 import { put } from '../../../storage/changes';
 import { useAppDispatch, useWorkspace } from '../../../store/hooks';
 import { recorded } from '../../../store/workspace-slice';
+import { SeverityMark } from '../../../ui/SeverityMark';
+import { renderFinding } from '@core/foundations/finding';
 
 interface StartDialogProps {
   readonly setup: Setup;
@@ -17,71 +33,185 @@ interface StartDialogProps {
   readonly onClose: () => void;
 }
 
-/** Asks how the check is done and begins its record. */
+/** What a check is begun with. */
+type Begun = Pick<CheckRecord, 'setup' | 'verdict' | 'items'> &
+  Partial<Pick<CheckRecord, 'depth' | 'since' | 'leftOut'>>;
+
+const titlesLeftOut = (whole: readonly CheckItem[], items: readonly CheckItem[]): string[] =>
+  whole.filter((i) => !items.some(({ id }) => id === i.id)).map((i) => i.title);
+
+/** How long it takes the slower of two, as one says it. */
+function howLong(items: readonly CheckItem[], depth: CheckDepth): string {
+  const { seconds } = costOf(items, depth);
+  return seconds < 90 ? 'about a minute' : `about ${Math.round(seconds / 60)} minutes`;
+}
+const things = (n: number): string => `${n} ${n === 1 ? 'thing' : 'things'}`;
+
+/** Asks what happened since the last check, or how the whole one is done, and begins its record. */
 export function StartDialog({ setup, assessment, onClose }: StartDialogProps) {
   const { name } = usePlace();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const items = buildCheck(setup, assessment.findings);
-  const minutes = Math.max(1, Math.round(items.length / 7));
+  const data = useWorkspace();
+  const [way] = useState(() => goOn(setup, data, new Date()));
+  const whole = buildCheck(setup, assessment.findings);
+  const unfinished = data.checks.filter((c) => c.outcome === 'running' && c.setup.id === setup.id);
 
-  const unfinished = useWorkspace().checks.filter((c) => c.outcome === 'running' && c.setup.id === setup.id);
-
-  const start = (mode: CheckRecord['mode']) => {
+  const start = (mode: CheckRecord['mode'], begun: Begun) => {
     const now = new Date().toISOString();
-    const record: CheckRecord = {
-      id: nanoid(),
-      mode,
-      setup,
-      verdict: assessment.verdict,
-      items,
-      events: [],
-      startedAt: now,
-      endedAt: null,
-      outcome: 'running',
-      note: '',
-    };
+    const record = beginCheck({ ...begun, id: nanoid(), mode, startedAt: now });
     // One check of a set-up at a time: what was begun before stays in the log, as unfinished.
     const ended = unfinished.map((old) => put('checks', old, endCheck(old, 'abandoned', now)));
     dispatch(recorded([...ended, put('checks', null, record)]));
     void navigate(`/${name}/check/${record.id}`);
   };
+  const startWhole = (mode: CheckRecord['mode']) => start(mode, { setup, verdict: assessment.verdict, items: whole });
 
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
-        <Dialog.Content className="fixed top-1/2 left-1/2 z-50 w-[min(30rem,calc(100vw-2rem))] -translate-1/2 rounded-xl bg-surface p-5 text-ink shadow-2xl">
+        <Dialog.Content className="fixed top-1/2 left-1/2 z-50 max-h-[calc(100dvh-2rem)] w-[min(30rem,calc(100vw-2rem))] -translate-1/2 overflow-y-auto rounded-xl bg-surface p-5 text-ink shadow-2xl">
           <Dialog.Title className="text-lg font-bold">Check “{setup.name}”</Dialog.Title>
-          <Dialog.Description className="mt-2 text-ink-2">
-            {items.length} things made from this set-up, about {minutes} {minutes === 1 ? 'minute' : 'minutes'}. Each is
-            closed by saying what you saw.
+          <Dialog.Description className="mt-1 text-ink-2">
+            {way.how === 'on'
+              ? `Checked at ${format(way.from.endedAt!, 'HH:mm')}. What happened since?`
+              : `${way.because === 'never' ? '' : `${WHOLE_BECAUSE[way.because]} `}The whole check: ${things(whole.length)}, ${howLong(whole, 'whole')}. Each is closed by saying what you saw.`}
             {unfinished.length > 0 && ' The check that was begun before ends unfinished, and stays in the log.'}
           </Dialog.Description>
-          <div className="mt-4 grid gap-3">
-            <button
-              type="button"
-              className="btn btn-act min-h-14 justify-start px-4 text-left"
-              onClick={() => start('face-to-face')}
-            >
-              <Users aria-hidden className="size-6 shrink-0" />
-              <span>
-                Face to face{' '}
-                <span className="block text-sm font-normal">
-                  the phone lies between you, each answers on their half
-                </span>
-              </span>
-            </button>
-            <button type="button" className="btn min-h-14 justify-start px-4 text-left" onClick={() => start('alone')}>
-              <User aria-hidden className="size-6 shrink-0" />
-              <span>
-                Alone <span className="block text-sm font-normal">when nobody else is there</span>
-              </span>
-            </button>
-            <Dialog.Close className="btn border-0">Not now</Dialog.Close>
-          </div>
+          {way.how === 'on' ? (
+            <>
+              <NextGo setup={setup} way={way} onStart={(begun) => start(way.from.mode, begun)} />
+              <Folded summary={`The whole check again: ${things(whole.length)}, ${howLong(whole, 'whole')}`}>
+                <Modes onStart={startWhole} />
+              </Folded>
+            </>
+          ) : (
+            <>
+              <Modes main onStart={startWhole} />
+              {(way.because === 'never' || way.because === 'day') && (
+                <FourLooks
+                  items={itemsOfFourLooks(whole, way.failed)}
+                  onStart={(mode, items) =>
+                    start(mode, {
+                      setup,
+                      verdict: assessment.verdict,
+                      items,
+                      depth: 'four-looks',
+                      leftOut: titlesLeftOut(whole, items),
+                    })
+                  }
+                />
+              )}
+            </>
+          )}
+          <Dialog.Close className="btn mt-3 w-full border-0">Not now</Dialog.Close>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
+  );
+}
+
+const Folded = ({ summary, children }: { summary: string; children: ReactNode }) => (
+  <details className="mt-3">
+    <summary className="flex min-h-12 cursor-pointer items-center text-ink-2 underline">{summary}</summary>
+    {children}
+  </details>
+);
+
+interface NextGoProps {
+  readonly setup: Setup;
+  readonly way: Extract<GoOn, { how: 'on' }>;
+  readonly onStart: (begun: Begun) => void;
+}
+
+/** One tap says what happened since the last check; what was opened by it is looked at, and what failed before. */
+function NextGo({ setup, way, onStart }: NextGoProps) {
+  const reader = usePreferences();
+  const choices = sincesFor(setup).map((since) => choiceOf(setup, way, since));
+  return (
+    <div className="mt-3 grid gap-2">
+      {choices.map(({ since, begun, stop }) =>
+        stop ? (
+          <p key={since} className="flex items-start gap-2 rounded-lg bg-stop-wash px-4 py-2 text-stop">
+            <SeverityMark severity="stop" />
+            <span>
+              <strong>{SINCE[since]}: Stop.</strong> {renderFinding(stop, reader).says}
+            </span>
+          </p>
+        ) : (
+          <button
+            key={since}
+            type="button"
+            className="btn min-h-14 justify-between gap-3 px-4 text-left"
+            onClick={() => onStart(begun)}
+          >
+            <span className="font-semibold">{SINCE[since]}</span>
+            <span className="num text-sm font-normal whitespace-nowrap text-ink-2">{things(begun.items.length)}</span>
+          </button>
+        ),
+      )}
+    </div>
+  );
+}
+
+/** What is checked when this happened since, and the Stop that the two meet in each other’s place. */
+function choiceOf(setup: Setup, way: Extract<GoOn, { how: 'on' }>, since: Since) {
+  const after = setupAfter(setup, way.from, turnsRound(since));
+  const { findings, verdict } = assess(after);
+  const whole = buildCheck(after, findings);
+  const items = itemsOfNextGo(whole, after, since, way);
+  const begun: Begun = {
+    setup: after,
+    verdict,
+    items,
+    depth: 'next-go',
+    since: { check: way.from.id, at: way.from.endedAt!, what: since },
+    leftOut: titlesLeftOut(whole, items),
+  };
+  return { since, begun, stop: findings.find((f) => f.severity === 'stop') ?? null };
+}
+
+interface ModesProps {
+  readonly main?: boolean;
+  readonly onStart: (mode: CheckRecord['mode']) => void;
+}
+
+function Modes({ main = false, onStart }: ModesProps) {
+  const mode = (id: CheckRecord['mode'], Icon: LucideIcon, title: string, text: string) => (
+    <button
+      type="button"
+      className={`btn min-h-14 justify-start px-4 text-left ${main && id === 'face-to-face' ? 'btn-act' : ''}`}
+      onClick={() => onStart(id)}
+    >
+      <Icon aria-hidden className="size-6 shrink-0" />
+      <span>
+        {title} <span className="block text-sm font-normal">{text}</span>
+      </span>
+    </button>
+  );
+  return (
+    <div className="mt-3 grid gap-3">
+      {mode('face-to-face', Users, 'Face to face', 'the phone lies between you, each answers on their half')}
+      {mode('alone', User, 'Alone', 'when nobody else is there')}
+    </div>
+  );
+}
+
+interface FourLooksProps {
+  readonly items: readonly CheckItem[];
+  readonly onStart: (mode: CheckRecord['mode'], items: CheckItem[]) => void;
+}
+
+/** For those who did the whole check today without writing it down here; the record says that they said so. */
+function FourLooks({ items, onStart }: FourLooksProps) {
+  return (
+    <Folded summary="We did the whole check today, without Zevrin">
+      <p>
+        Then {things(items.length)} at a glance: knot, device, gate, closed system. The record says that the rest was
+        not looked at here.
+      </p>
+      <Modes onStart={(mode) => onStart(mode, [...items])} />
+    </Folded>
   );
 }

@@ -2,6 +2,7 @@ import { format } from 'date-fns';
 import { ClipboardList, Plus, Route as RouteIcon } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
+import { CHECK_DEPTHS, SINCE } from '@core/answers/check';
 import { fieldMeta } from '@core/things/gear';
 import { checkers, usageSchema, type CheckRecord, type UseRecord } from '@core/records/log';
 import { usePlace } from '../../../app/place';
@@ -119,7 +120,9 @@ function CheckRow({ check, base }: { check: CheckRecord; base: string }) {
           {check.setup.name}
         </span>
         <span className="text-ink-2">
-          {check.mode === 'alone' ? 'Checked alone' : 'Checked face to face'}:{' '}
+          {CHECK_DEPTHS[check.depth]}
+          {check.since && ` (${SINCE[check.since.what].toLowerCase()})`},{' '}
+          {check.mode === 'alone' ? 'alone' : 'face to face'}:{' '}
           {[climber, check.mode === 'alone' ? null : partner].filter(Boolean).join(', ')}
           {failed > 0 && `; ${failed} put right on the way`}
         </span>

@@ -1,5 +1,6 @@
 import { format } from 'date-fns';
 import { Link, Navigate, useParams } from 'react-router';
+import { CHECK_DEPTHS, SINCE } from '@core/answers/check';
 import { fillTemplate } from '@core/foundations/finding';
 import { checkers, itemStatus, quickAnswers, type CheckRecord } from '@core/records/log';
 import { slotsOf } from '@core/rigs/elements';
@@ -26,12 +27,14 @@ export function RecordPage() {
     <div className="mx-auto max-w-3xl px-4 py-6">
       <h1>{setup.name}</h1>
       <p className="mt-1 text-ink-2">
-        {CHECK_OUTCOMES[record.outcome]}, {record.mode === 'alone' ? 'alone' : 'face to face'},{' '}
-        {format(record.startedAt, 'd MMM yyyy HH:mm')}
+        {CHECK_DEPTHS[record.depth]}
+        {record.since && ` (${SINCE[record.since.what].toLowerCase()})`}, {CHECK_OUTCOMES[record.outcome].toLowerCase()}
+        , {record.mode === 'alone' ? 'alone' : 'face to face'}, {format(record.startedAt, 'd MMM yyyy HH:mm')}
         {record.endedAt && ` to ${format(record.endedAt, 'HH:mm')}`}. The plan was then:{' '}
         <SeverityMark severity={record.verdict} withWord size={16} />
       </p>
       <Noted record={record} />
+      <LeftOut record={record} />
       <p className="mt-2">
         <span className="font-semibold">With</span> {gear.map((item) => item.name).join(', ')}.
       </p>
@@ -68,6 +71,33 @@ function Noted({ record }: { record: CheckRecord }) {
         `${accepted === 1 ? '1 risk was accepted as it is' : `${accepted} risks were accepted as they are`}, with a reason. `}
       {quick > 0 && `${quick} ${quick === 1 ? 'answer' : 'answers'} came within two seconds: too quick to have looked.`}
     </p>
+  );
+}
+
+/** What a shorter check did not look at, and what it relied on. */
+function LeftOut({ record: { depth, since, leftOut } }: { record: CheckRecord }) {
+  const { name } = usePlace();
+  if (depth === 'whole' || leftOut.length === 0) return null;
+  return (
+    <details className="mt-2">
+      <summary className="flex min-h-11 cursor-pointer items-center font-semibold underline">
+        Not looked at this time: {leftOut.length}
+      </summary>
+      <p>
+        {since ? (
+          <>
+            It goes on from the{' '}
+            <Link className="font-semibold text-act underline" to={`/${name}/log/${since.check}`}>
+              check that ended at {format(since.at, 'HH:mm')}
+            </Link>
+            : they said that nothing else was opened since.
+          </>
+        ) : (
+          'They said that the whole check was done that day. Zevrin has no record of it.'
+        )}
+      </p>
+      <p className="mt-1 text-ink-2">{leftOut.join('; ')}.</p>
+    </details>
   );
 }
 

@@ -4,7 +4,15 @@ import { Route } from 'react-router';
 import { afterEach, describe, expect, it } from 'vitest';
 import { assess } from '@core/answers/assess';
 import { buildCheck } from '@core/answers/check';
-import { endCheck, nextItem, sawEvent, withEvent, type CheckRecord, type UseRecord } from '@core/records/log';
+import {
+  beginCheck,
+  endCheck,
+  nextItem,
+  sawEvent,
+  withEvent,
+  type CheckRecord,
+  type UseRecord,
+} from '@core/records/log';
 import { changed, rappelDouble } from '@core/samples';
 import { showPage } from '../../../app/place.test-help';
 import { LogPage } from './LogPage';
@@ -14,18 +22,14 @@ afterEach(cleanup);
 
 const { findings, verdict } = assess(rappelDouble);
 const at = (minute: number) => new Date(Date.UTC(2026, 2, 1, 9, minute)).toISOString();
-const running: CheckRecord = {
+const running = beginCheck({
   id: 'c1',
   mode: 'alone',
   setup: rappelDouble,
   verdict,
   items: buildCheck(rappelDouble, findings).slice(0, 3),
-  events: [],
   startedAt: at(0),
-  endedAt: null,
-  outcome: 'running',
-  note: '',
-};
+});
 const [first, second, third] = running.items;
 /** One item failed, was put right and confirmed; the last one was not looked at. */
 const unfinished = endCheck(
@@ -132,13 +136,34 @@ describe('the record of a check', () => {
     expect(items()[1]).toContain('Put right: turned round');
     expect(items()[1]).not.toContain('Not closed');
     expect(items()[2]).toContain('Not looked at');
-    expect(screen.getByText(/Ended unfinished, alone/)).toBeTruthy();
+    expect(screen.getByText(/^Whole check, ended unfinished, alone/)).toBeTruthy();
   });
 
   it('of a complete one has nothing open', () => {
     show('c2');
     expect(items().join()).not.toMatch(/Not looked at|Not closed/);
-    expect(screen.getByText(/^Complete, alone/)).toBeTruthy();
+    expect(screen.getByText(/^Whole check, complete, alone/)).toBeTruthy();
+  });
+
+  it('of a next go says what it goes on from, and what was not looked at this time', () => {
+    const since = { check: 'c0', at: at(0), what: 'changed-over' } as const;
+    const began = {
+      ...running,
+      items: running.items.slice(0, 1),
+      depth: 'next-go',
+      since,
+      leftOut: ['Helmet', 'Anchor'],
+    };
+    const record = endCheck(
+      withEvent(began as CheckRecord, sawEvent(first!, 'climber', first!.expected, at(1))),
+      'complete',
+      at(2),
+    );
+    showPage({ path: 'log/:checkId', at: `log/${record.id}`, element: <RecordPage />, data: { checks: [record] } });
+    expect(screen.getByText(/^Next go \(changed over\), complete, alone/)).toBeTruthy();
+    expect(screen.getByText('Not looked at this time: 2')).toBeTruthy();
+    expect(screen.getByText('Helmet; Anchor.')).toBeTruthy();
+    expect(screen.getByRole('link', { name: /check that ended at/ }).getAttribute('href')).toMatch(/\/log\/c0$/);
   });
 
   it('says first what was accepted, by whom and why, and what was answered too quickly', () => {

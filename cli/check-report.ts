@@ -1,0 +1,79 @@
+import { assess } from '../core/answers/assess/index.ts';
+import {
+  buildCheck,
+  changedOver,
+  CHECK_DEPTHS,
+  costOf,
+  itemsOfFourLooks,
+  itemsOfNextGo,
+  SINCE,
+  sincesFor,
+  turnsRound,
+  type CheckDepth,
+  type CheckItem,
+  type Since,
+} from '../core/answers/check/index.ts';
+import { fillTemplate, METRIC } from '../core/foundations/finding/index.ts';
+import type { Setup } from '../core/rigs/rig/index.ts';
+
+export const CHECK_OPTIONS = ['depth', 'since'] as const;
+
+const described = (item: CheckItem) => {
+  const say = (text: string) => fillTemplate(text, item.numbers, METRIC);
+  return {
+    id: item.id,
+    part: item.part,
+    kind: item.kind,
+    title: item.title,
+    look: say(item.look),
+    touch: say(item.touch),
+    question: say(item.question),
+    expected: say(item.expected),
+    others: item.others.map(say),
+    why: say(item.why),
+    sources: item.sources,
+  };
+};
+
+type Report = { readonly ok: true; readonly report: object } | { readonly ok: false; readonly says: string };
+
+const oneOf = <T extends string>(name: string, read: string, known: readonly T[]): T | { says: string } =>
+  known.find((k) => k === read) ?? { says: `--${name}: read "${read}"; it is one of ${known.join(', ')}` };
+
+/**
+ * The items of a check of this set-up at a depth, with what it takes whoever is slower: things, words and seconds. A
+ * next go is taken as if the whole check before it had gone well.
+ */
+export function checkReport(setup: Setup, given: Readonly<Record<string, string>>): Report {
+  const depth = oneOf('depth', given.depth ?? 'whole', Object.keys(CHECK_DEPTHS) as CheckDepth[]);
+  if (typeof depth === 'object') return { ok: false, says: depth.says };
+  if (given.since !== undefined && depth !== 'next-go') return { ok: false, says: '--since goes with --depth next-go' };
+  const sinces = sincesFor(setup);
+  if (depth === 'next-go' && sinces.length === 0) return { ok: false, says: 'a rescue is checked whole every time' };
+  const since = depth === 'next-go' ? oneOf('since', given.since ?? 'same', sinces) : null;
+  if (since && typeof since === 'object') return { ok: false, says: since.says };
+  const of = since && turnsRound(since) ? changedOver(setup)! : setup;
+  const { verdict, findings } = assess(of);
+  const whole = buildCheck(of, findings);
+  const items = itemsAt(depth, since, of, whole);
+  const { words, seconds } = costOf(items, depth);
+  return {
+    ok: true,
+    report: {
+      verdict,
+      depth,
+      ...(since ? { since: SINCE[since] } : {}),
+      words,
+      seconds: Math.round(seconds),
+      items: items.map(described),
+    },
+  };
+}
+
+function itemsAt(depth: CheckDepth, since: Since | null, setup: Setup, whole: readonly CheckItem[]): CheckItem[] {
+  if (since) {
+    const known = new Set(whole.map((i) => i.id));
+    return itemsOfNextGo(whole, setup, since, { known, failed: new Set() });
+  }
+  return depth === 'four-looks' ? itemsOfFourLooks(whole, new Set()) : [...whole];
+}

@@ -1,0 +1,155 @@
+import { descentOf, type Setup } from '../../rigs/rig/index.ts';
+import { exactly } from '../../foundations/units/index.ts';
+import type { CheckItem } from './check-item.ts';
+import { item, kindOf, type CheckItemKind } from './item.ts';
+import { partnersCheck } from './systems.ts';
+
+/** How much of a set-up is looked at before it is used. */
+export const CHECK_DEPTHS = {
+  whole: 'Whole check',
+  'next-go': 'Next go',
+  'four-looks': 'Four looks',
+} as const;
+export type CheckDepth = keyof typeof CHECK_DEPTHS;
+
+/** What happened since the last check of the same set-up, as somebody says it with one tap. */
+export const SINCE = {
+  same: 'Same again',
+  'changed-over': 'Changed over',
+  'next-route': 'Next route',
+  'next-route-changed': 'Next route, changed over',
+  'took-off': 'Took it off in between',
+} as const;
+export type Since = keyof typeof SINCE;
+
+/** Knot, device, gate and closed system: what no check of any depth leaves out. Common practice (`practice-hook-up`). */
+const LEAST: readonly CheckItemKind[] = ['tie-in', 'device-strands', 'device-connector', 'rope-ends'];
+// What is threaded, clipped and tied at every go, and the try that tells whether the hitch was.
+const EVERY_GO: readonly CheckItemKind[] = [
+  ...LEAST,
+  'device-around',
+  'load-strand',
+  'strands-lie',
+  'link-gates',
+  'link-tight',
+  'hitch-bites',
+];
+
+// Tied in anew, and the device threaded anew.
+const TURNS: readonly CheckItemKind[] = ['tie-in-points', 'device-pull'];
+// Another anchor, and a rope that may be too short for it.
+const MOVED: readonly CheckItemKind[] = ['anchor', 'middle', 'joining-knot', 'fastening', 'block-strand', 'this-place'];
+/** What was opened, beside that. */
+const OPENED: Readonly<Record<Since, readonly CheckItemKind[]>> = {
+  same: [],
+  'changed-over': TURNS,
+  'next-route': MOVED,
+  'next-route-changed': [...TURNS, ...MOVED],
+  'took-off': ['harness'],
+};
+const openedBy = (since: Since): ReadonlySet<CheckItemKind> => new Set([...EVERY_GO, ...OPENED[since]]);
+export const turnsRound = (since: Since): boolean => since === 'changed-over' || since === 'next-route-changed';
+
+/** One belays another from the harness, so that the two can take turns. */
+const takeTurns = ({ persons, attachments }: Setup): boolean =>
+  partnersCheck({ persons }) &&
+  persons.length === 2 &&
+  persons[0]!.role === 'climber' &&
+  attachments.some(
+    (a) => a.end.kind === 'device' && a.root.kind === 'harness' && a.root.person === a.end.hand && a.use !== 'aid',
+  );
+
+/**
+ * What can have happened between two goes with this set-up. In a tree another line is another set-up; a rescue is
+ * checked whole every time.
+ */
+export function sincesFor(setup: Setup): Since[] {
+  if (setup.persons.some((p) => p.role === 'casualty')) return [];
+  return (Object.keys(SINCE) as Since[]).filter(
+    (since) =>
+      (takeTurns(setup) || !turnsRound(since)) && (setup.site.tree === null || !since.startsWith('next-route')),
+  );
+}
+
+/** The same rig with the two persons in each other’s place; null where they do not take turns. */
+export function changedOver(setup: Setup): Setup | null {
+  if (!takeTurns(setup)) return null;
+  const [a, b] = setup.persons as [Setup['persons'][number], Setup['persons'][number]];
+  const worn = ({ item, harness, helmet }: typeof a) => ({ item, harness, helmet });
+  return {
+    ...setup,
+    persons: [
+      { ...a, ...worn(b) },
+      { ...b, ...worn(a) },
+    ],
+  };
+}
+
+/** How high it is here, and over what the rope runs, against what the set-up was judged for. */
+const thisPlace = (setup: Setup): CheckItem =>
+  item({
+    id: 'this-place',
+    part: setup.lines[0]!.id,
+    title: 'This place',
+    look: 'The topo, or the middle mark of the rope while it is pulled up; and the way that the rope takes.',
+    question: 'What is different here?',
+    expected: `Not higher than {height}, ${setup.site.edge === 'none' ? 'no sharp edge' : 'no other edge'}`,
+    others: ['Higher', 'A sharp edge', 'Nobody knows'],
+    why: 'Rope and edges were judged for the place before. On a higher wall the rope can be too short.',
+    numbers: [{ key: 'height', label: 'Height judged', quantity: 'lengthM', value: exactly(descentOf(setup.site)) }],
+    sources: ['practice-ends-closed', 'practice-edge'],
+  });
+
+/** What earlier checks of the same set-up leave behind for the next one. */
+export interface Earlier {
+  /** Items that were looked at in the check that this one goes on from. */
+  readonly known: ReadonlySet<string>;
+  /** Items that failed in it, or in any other of the day. */
+  readonly failed: ReadonlySet<string>;
+}
+
+/**
+ * Of all items of a check those of the next go: what was opened since the last one, what is asked for the first time,
+ * and all that failed before.
+ */
+export function itemsOfNextGo(whole: readonly CheckItem[], setup: Setup, since: Since, earlier: Earlier): CheckItem[] {
+  const opened = openedBy(since);
+  return [...whole, ...(opened.has('this-place') ? [thisPlace(setup)] : [])].filter(
+    (i) => opened.has(kindOf(i)!) || !earlier.known.has(i.id) || earlier.failed.has(i.id),
+  );
+}
+
+/** One of those that no check of any depth leaves out. */
+export const isLeast = (i: Pick<CheckItem, 'id'>): boolean => LEAST.some((kind) => kind === kindOf(i));
+
+/** A glance, for those who say that they did the whole one today: knot, device, gate, closed system. */
+export const itemsOfFourLooks = (whole: readonly CheckItem[], failed: ReadonlySet<string>): CheckItem[] =>
+  whole.filter((i) => isLeast(i) || kindOf(i) === 'hitch-wraps' || failed.has(i.id));
+
+const wordsIn = (...texts: readonly string[]): number => texts.join(' ').split(/\s+/).filter(Boolean).length;
+const READ_WORDS_PER_S = 200 / 60;
+const TOUCH_S = 2;
+const TAP_S = 1;
+
+export interface CheckCost {
+  readonly items: number;
+  /** Words that each of the two reads. */
+  readonly words: number;
+  /** For the slower half: 200 words a minute, 2 s for each thing that is touched, 1 s a tap. From memory. */
+  readonly seconds: number;
+}
+
+/** What a check takes; where to look and what to touch is told in the whole one, and folded away in the others. */
+export function costOf(items: readonly CheckItem[], depth: CheckDepth): CheckCost {
+  const words = items.reduce(
+    (sum, i) =>
+      sum + wordsIn(i.title, i.question, i.expected, ...i.others) + (depth === 'whole' ? wordsIn(i.look, i.touch) : 0),
+    0,
+  );
+  const touched = items.filter((i) => i.touch !== '').length;
+  return {
+    items: items.length,
+    words,
+    seconds: words / READ_WORDS_PER_S + (depth === 'four-looks' ? 0 : touched * TOUCH_S) + items.length * TAP_S,
+  };
+}
