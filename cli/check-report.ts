@@ -40,22 +40,34 @@ type Report = { readonly ok: true; readonly report: object } | { readonly ok: fa
 const oneOf = <T extends string>(name: string, read: string, known: readonly T[]): T | { says: string } =>
   known.find((k) => k === read) ?? { says: `--${name}: read "${read}"; it is one of ${known.join(', ')}` };
 
+interface Asked {
+  readonly depth: CheckDepth;
+  readonly since: Since | null;
+}
+
+/** What is asked for, or what is wrong with it. */
+function askedFor(setup: Setup, given: Readonly<Record<string, string>>): Asked | { readonly says: string } {
+  const depth = oneOf('depth', given.depth ?? 'whole', Object.keys(CHECK_DEPTHS) as CheckDepth[]);
+  if (typeof depth === 'object') return depth;
+  if (depth !== 'next-go')
+    return given.since === undefined ? { depth, since: null } : { says: '--since goes with --depth next-go' };
+  const sinces = sincesFor(setup);
+  if (sinces.length === 0) return { says: 'a rescue is checked whole every time' };
+  const since = oneOf('since', given.since ?? 'same', sinces);
+  return typeof since === 'object' ? since : { depth, since };
+}
+
 /**
  * The items of a check of this set-up at a depth, with what it takes whoever is slower: things, words and seconds. A
  * next go is taken as if the whole check before it had gone well.
  */
 export function checkReport(setup: Setup, given: Readonly<Record<string, string>>): Report {
-  const depth = oneOf('depth', given.depth ?? 'whole', Object.keys(CHECK_DEPTHS) as CheckDepth[]);
-  if (typeof depth === 'object') return { ok: false, says: depth.says };
-  if (given.since !== undefined && depth !== 'next-go') return { ok: false, says: '--since goes with --depth next-go' };
-  const sinces = sincesFor(setup);
-  if (depth === 'next-go' && sinces.length === 0) return { ok: false, says: 'a rescue is checked whole every time' };
-  const since = depth === 'next-go' ? oneOf('since', given.since ?? 'same', sinces) : null;
-  if (since && typeof since === 'object') return { ok: false, says: since.says };
+  const asked = askedFor(setup, given);
+  if ('says' in asked) return { ok: false, says: asked.says };
+  const { depth, since } = asked;
   const of = since && turnsRound(since) ? changedOver(setup)! : setup;
   const { verdict, findings } = assess(of);
-  const whole = buildCheck(of, findings);
-  const items = itemsAt(depth, since, of, whole);
+  const items = itemsAt(depth, since, of, buildCheck(of, findings));
   const { words, seconds } = costOf(items, depth);
   return {
     ok: true,

@@ -115,8 +115,8 @@ describe('a next go', () => {
   });
 
   /*
-   * Every change of what is seen at the rope that the engine calls a Stop, with the kinds of items that find it. A fault
-   * that can arise when somebody ties in anew, threads anew or moves on must be found by the next go after it.
+   * Every change of what is seen at the rope that the engine calls a Stop, with the kinds of items that find it. A
+   * fault that can arise when somebody ties in anew, threads anew or moves on must be found by the next go after it.
    */
   const FOUND_BY: Readonly<Record<string, readonly string[]>> = {
     threaded: ['device-strands', 'device-pull'],

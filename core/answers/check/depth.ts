@@ -16,13 +16,13 @@ export type CheckDepth = keyof typeof CHECK_DEPTHS;
 export const SINCE = {
   same: 'Same again',
   'changed-over': 'Changed over',
-  'next-route': 'Next route',
+  'next-route': 'Next route or pitch',
   'next-route-changed': 'Next route, changed over',
   'took-off': 'Took it off in between',
 } as const;
 export type Since = keyof typeof SINCE;
 
-/** Knot, device, gate and closed system: what no check of any depth leaves out. Common practice (`practice-hook-up`). */
+/** Knot, device, gate, closed system: what no check of any depth leaves out. Common practice (`practice-hook-up`). */
 const LEAST: readonly CheckItemKind[] = ['tie-in', 'device-strands', 'device-connector', 'rope-ends'];
 // What is threaded, clipped and tied at every go, and the try that tells whether the hitch was.
 const EVERY_GO: readonly CheckItemKind[] = [

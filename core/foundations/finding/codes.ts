@@ -9,7 +9,7 @@ import type { SourceId } from '../sources/index.ts';
  * - `reach`: nothing about itself, but another element can act on it;
  * - `none`: nothing that what holds depends on, or it is said elsewhere.
  */
-export type Doubt = 'holding' | 'strength' | 'broken' | 'reach' | 'none';
+type Doubt = 'holding' | 'strength' | 'broken' | 'reach' | 'none';
 
 export interface FindingCodeEntry {
   /** The finding in a few words, without numbers. */

@@ -33,7 +33,7 @@ const failedIn = (checks: readonly CheckRecord[]): ReadonlySet<string> =>
   new Set(checks.flatMap((c) => c.events.flatMap((e) => (e.type === 'saw' && !e.asExpected ? [e.itemId] : []))));
 
 /** What a check is about: not its name, its note, or when it was written down. */
-const rigOf = ({ name: _, note: _n, createdAt: _c, updatedAt: _u, ...rig }: Setup) => rig;
+const rigOf = (setup: Setup): Setup => ({ ...setup, name: '', note: '', createdAt: '', updatedAt: '' });
 const sameRig = (a: Setup, b: Setup | null): boolean => b !== null && equal(rigOf(a), rigOf(b));
 
 /** A check is about this set-up as it is now, or with the two in each other’s place. */

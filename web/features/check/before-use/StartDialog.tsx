@@ -38,7 +38,9 @@ type Begun = Pick<CheckRecord, 'setup' | 'verdict' | 'items'> &
   Partial<Pick<CheckRecord, 'depth' | 'since' | 'leftOut'>>;
 
 const titlesLeftOut = (whole: readonly CheckItem[], items: readonly CheckItem[]): string[] =>
-  whole.filter((i) => !items.some(({ id }) => id === i.id)).map((i) => i.title);
+  whole
+    .filter((i) => !items.some(({ id }) => id === i.id))
+    .map((i) => (i.kind === 'open-finding' ? 'Left open by the plan' : i.title));
 
 /** How long it takes the slower of two, as one says it. */
 function howLong(items: readonly CheckItem[], depth: CheckDepth): string {
@@ -208,8 +210,8 @@ function FourLooks({ items, onStart }: FourLooksProps) {
   return (
     <Folded summary="We did the whole check today, without Zevrin">
       <p>
-        Then {things(items.length)} at a glance: knot, device, gate, closed system. The record says that the rest was
-        not looked at here.
+        Then {things(items.length)} at a glance, of knot, device, gate and closed system. The record says that the rest
+        was not looked at here.
       </p>
       <Modes onStart={(mode) => onStart(mode, [...items])} />
     </Folded>

@@ -96,7 +96,7 @@ function LeftOut({ record: { depth, since, leftOut } }: { record: CheckRecord })
           'They said that the whole check was done that day. Zevrin has no record of it.'
         )}
       </p>
-      <p className="mt-1 text-ink-2">{leftOut.join('; ')}.</p>
+      <p className="mt-1 text-ink-2">{[...new Set(leftOut)].join('; ')}.</p>
     </details>
   );
 }

@@ -1,0 +1,120 @@
+import type { Page } from '@playwright/test';
+import { assess } from '../core/answers/assess/index.ts';
+import { buildCheck } from '../core/answers/check/index.ts';
+import { demoWorkspace, filled, SETUPS } from '../core/samples/index.ts';
+import { beginCheck, endCheck, sawEvent, withEvent, type CheckRecord } from '../core/records/log/index.ts';
+import { writeWorkspace } from '../core/records/files/index.ts';
+import { answer, expect, open, saved, seriousAxe, test } from './helpers.ts';
+
+const setup = filled(SETUPS['belay-top-rope']);
+/** The whole check, gone through by both a minute ago. */
+function checked(): CheckRecord {
+  const { findings, verdict } = assess(setup);
+  const items = buildCheck(setup, findings);
+  const at = new Date(Date.now() - 60_000).toISOString();
+  const began = beginCheck({ id: 'whole', mode: 'face-to-face', setup, verdict, items, startedAt: at });
+  const answers = items.flatMap((item) =>
+    (['climber', 'partner'] as const).map((who) => sawEvent(item, who, item.expected, at)),
+  );
+  return endCheck(answers.reduce(withEvent, began), 'complete', at);
+}
+
+/** A workspace in which the set-up was checked whole today. */
+async function openChecked(page: Page, change: (record: CheckRecord) => CheckRecord = (record) => record) {
+  const workspace = { ...demoWorkspace(), setups: [setup], checks: [change(checked())] };
+  await open(page, '/mine/files');
+  const buffer = Buffer.from(writeWorkspace(workspace));
+  await page
+    .getByLabel('Zevrin file to read')
+    .setInputFiles({ name: 'today.json', mimeType: 'application/json', buffer });
+  await page.getByRole('button', { name: 'Replace everything with it' }).click();
+  await expect(page.getByText('The file is read in.', { exact: true })).toBeVisible();
+  await open(page, `/mine/setups/${setup.id}`);
+}
+const dialog = (page: Page) => page.getByRole('dialog');
+const ask = (page: Page) => page.getByRole('button', { name: 'Check the next go' }).click();
+
+test('the next goes of an evening: said with one tap, a few things each, and changed over they stand in each other’s place', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openChecked(page);
+  await ask(page);
+  await expect(dialog(page)).toContainText(/Checked at \d\d:\d\d\. What happened since\?/);
+  expect(await seriousAxe(page)).toEqual([]);
+  await dialog(page)
+    .getByRole('button', { name: /^Same again/ })
+    .click();
+  await expect(page).toHaveURL(/\/check\/.+/);
+  const bar = page.getByRole('progressbar', { name: 'Things looked at' });
+  await expect(bar).toHaveAttribute('aria-valuemax', '4');
+  // Where to look was told in the whole check: here it is a tap away.
+  const half = page.locator('[data-half="climber"]');
+  await half.getByText('Where to look').click();
+  await expect(half.getByText('The knot from both sides.')).toBeVisible();
+  expect(await seriousAxe(page)).toEqual([]);
+  // One thing fails on the way and is put right.
+  await answer(page, 'climber', false);
+  await half.getByLabel('What was put right?').fill('Tied anew');
+  await half.getByRole('button', { name: /^Put right/ }).click();
+  await page.reload();
+  for (let i = 0; i < 4; i += 1) {
+    await answer(page, 'climber');
+    await answer(page, 'partner');
+  }
+  await expect(page.getByText(/were not opened since \d\d:\d\d, as you said/)).toBeVisible();
+  await page.getByRole('button', { name: 'Close the check' }).click();
+  await expect(page.getByText(/^Next go \(same again\), complete, face to face/)).toBeVisible();
+  await page.getByText(/^Not looked at this time: \d+$/).click();
+  await expect(page.getByText(/they said that nothing else was opened since/)).toBeVisible();
+  await saved(page);
+
+  // Changed over: the two are in each other’s place, with what they wear.
+  await open(page, `/mine/setups/${setup.id}`);
+  await ask(page);
+  await dialog(page)
+    .getByRole('button', { name: /^Changed over/ })
+    .click();
+  // Six that were opened, and one that nobody was asked before: the lighter of the two belays now.
+  await expect(bar).toHaveAttribute('aria-valuemax', '7');
+  await expect(page.getByRole('region', { name: `Half of ${setup.persons[1]!.item!.name}` })).toHaveAttribute(
+    'data-half',
+    'climber',
+  );
+  await expect(page.getByRole('heading', { name: `Tie-in of ${setup.persons[1]!.item!.name}` }).first()).toBeVisible();
+});
+
+test('what failed today is looked at again though nobody opened it; another day, another rope, and it is the whole one', async ({
+  page,
+}) => {
+  const helmet = (record: CheckRecord): CheckRecord => {
+    const at = record.endedAt!;
+    const item = record.items.find((i) => i.id === 'helmet')!;
+    const events = [
+      sawEvent(item, 'climber', item.others[0]!, at),
+      { type: 'fixed' as const, itemId: item.id, note: 'Closed', at },
+      sawEvent(item, 'climber', item.expected, at),
+      sawEvent(item, 'partner', item.expected, at),
+    ];
+    return { ...record, events: [...record.events, ...events] };
+  };
+  await openChecked(page, helmet);
+  await ask(page);
+  await dialog(page)
+    .getByRole('button', { name: /^Same again/ })
+    .click();
+  await expect(page.getByRole('progressbar', { name: 'Things looked at' })).toHaveAttribute('aria-valuemax', '5');
+  await expect(page.getByRole('heading', { name: /^Helmet of/ }).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Leave' }).click();
+
+  await openChecked(page, (record) => ({
+    ...record,
+    startedAt: '2026-01-05T10:00:00.000Z',
+    endedAt: '2026-01-05T10:20:00.000Z',
+    events: record.events.map((event) => ({ ...event, at: '2026-01-05T10:10:00.000Z' })),
+  }));
+  await page.getByRole('button', { name: 'Check before use' }).click();
+  await expect(dialog(page)).toContainText('Its last check was on another day. The whole check: 24 things');
+  await dialog(page).getByText('We did the whole check today, without Zevrin').click();
+  await expect(dialog(page)).toContainText('4 things at a glance, of knot, device, gate and closed system');
+});
