@@ -64,7 +64,7 @@ test('the next goes of an evening: said with one tap, a few things each, and cha
   }
   await expect(page.getByText(/were not opened since \d\d:\d\d, as you said/)).toBeVisible();
   await page.getByRole('button', { name: 'Close the check' }).click();
-  await expect(page.getByText(/^Next go \(same again\), complete, face to face/)).toBeVisible();
+  await expect(page.getByText(/^Next go \(same again\)\. Complete, face to face/)).toBeVisible();
   await page.getByText(/^Not looked at this time: \d+$/).click();
   await expect(page.getByText(/they said that nothing else was opened since/)).toBeVisible();
   await saved(page);

@@ -45,7 +45,7 @@ const OPENED: Readonly<Record<Since, readonly CheckItemKind[]>> = {
   'changed-over': TURNS,
   'next-route': MOVED,
   'next-route-changed': [...TURNS, ...MOVED],
-  'took-off': ['harness'],
+  'took-off': ['harness', 'harness-belt'],
 };
 const openedBy = (since: Since): ReadonlySet<CheckItemKind> => new Set([...EVERY_GO, ...OPENED[since]]);
 export const turnsRound = (since: Since): boolean => since === 'changed-over' || since === 'next-route-changed';

@@ -28,8 +28,8 @@ export function RecordPage() {
       <h1>{setup.name}</h1>
       <p className="mt-1 text-ink-2">
         {CHECK_DEPTHS[record.depth]}
-        {record.since && ` (${SINCE[record.since.what].toLowerCase()})`}, {CHECK_OUTCOMES[record.outcome].toLowerCase()}
-        , {record.mode === 'alone' ? 'alone' : 'face to face'}, {format(record.startedAt, 'd MMM yyyy HH:mm')}
+        {record.since && ` (${SINCE[record.since.what].toLowerCase()})`}. {CHECK_OUTCOMES[record.outcome]},{' '}
+        {record.mode === 'alone' ? 'alone' : 'face to face'}, {format(record.startedAt, 'd MMM yyyy HH:mm')}
         {record.endedAt && ` to ${format(record.endedAt, 'HH:mm')}`}. The plan was then:{' '}
         <SeverityMark severity={record.verdict} withWord size={16} />
       </p>

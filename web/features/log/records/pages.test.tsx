@@ -136,13 +136,13 @@ describe('the record of a check', () => {
     expect(items()[1]).toContain('Put right: turned round');
     expect(items()[1]).not.toContain('Not closed');
     expect(items()[2]).toContain('Not looked at');
-    expect(screen.getByText(/^Whole check, ended unfinished, alone/)).toBeTruthy();
+    expect(screen.getByText(/^Whole check\. Ended unfinished, alone/)).toBeTruthy();
   });
 
   it('of a complete one has nothing open', () => {
     show('c2');
     expect(items().join()).not.toMatch(/Not looked at|Not closed/);
-    expect(screen.getByText(/^Whole check, complete, alone/)).toBeTruthy();
+    expect(screen.getByText(/^Whole check\. Complete, alone/)).toBeTruthy();
   });
 
   it('of a next go says what it goes on from, and what was not looked at this time', () => {
@@ -160,7 +160,7 @@ describe('the record of a check', () => {
       at(2),
     );
     showPage({ path: 'log/:checkId', at: `log/${record.id}`, element: <RecordPage />, data: { checks: [record] } });
-    expect(screen.getByText(/^Next go \(changed over\), complete, alone/)).toBeTruthy();
+    expect(screen.getByText(/^Next go \(changed over\)\. Complete, alone/)).toBeTruthy();
     expect(screen.getByText('Not looked at this time: 2')).toBeTruthy();
     expect(screen.getByText('Helmet; Anchor.')).toBeTruthy();
     expect(screen.getByRole('link', { name: /check that ended at/ }).getAttribute('href')).toMatch(/\/log\/c0$/);

@@ -36,11 +36,15 @@ describe('the way through', () => {
   });
   it('a check counts until the set-up is changed; one that was left does not count', () => {
     expect(way(setup, { ...none, checks: [record('2026-10-02T08:00:00.000Z')] }).next).toBe('use');
-    expect(way(setup, { ...none, checks: [record('2026-09-30T08:00:00.000Z')] })).toMatchObject({
+    const before = { ...setup, site: { ...setup.site, weather: 'wet' as const } };
+    expect(way(setup, { ...none, checks: [{ ...record('2026-10-02T08:00:00.000Z'), setup: before }] })).toMatchObject({
       next: 'check',
       says: 'It was changed since the last check.',
     });
     expect(way(setup, { ...none, checks: [record('2026-10-02T08:00:00.000Z', 'abandoned')] }).next).toBe('check');
+    // A name and a note change nothing that was looked at.
+    const renamed = { ...setup, name: 'Another name', note: 'x', updatedAt: '2026-10-03T08:00:00.000Z' };
+    expect(way(renamed, { ...none, checks: [record('2026-10-02T08:00:00.000Z')] }).next).toBe('use');
     const other = { ...record('2026-10-02T08:00:00.000Z'), setup: { ...setup, id: 'another' } };
     expect(way(setup, { ...none, checks: [other] }).next).toBe('check');
   });

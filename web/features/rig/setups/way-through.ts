@@ -1,4 +1,5 @@
 import { fieldsOf, wellRigged, type Setup } from '@core/rigs/rig';
+import { isAbout } from '@core/records/log';
 import { slotsOf } from '@core/rigs/elements';
 import type { Workspace } from '@core/records/files';
 import { named } from '../../../ui/named';
@@ -45,7 +46,7 @@ export function wayThrough(
 ): WayThrough {
   const [missing, unsaid] = [notTaken(setup), countUnobserved(setup)];
   const checked = checks
-    .filter((c) => c.setup.id === setup.id && c.outcome === 'complete' && (c.endedAt ?? '') >= setup.updatedAt)
+    .filter((c) => c.setup.id === setup.id && c.outcome === 'complete' && isAbout(c, setup))
     .map((c) => c.endedAt!)
     .sort()
     .at(-1);
