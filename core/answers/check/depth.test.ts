@@ -44,7 +44,7 @@ describe('how long a check takes', () => {
     expect(over.filter((line) => line.startsWith(THREE))).toEqual([
       'belay-seconds, same: 9 things, 179 words',
       'belay-seconds, next-route: 11 things, 223 words',
-      'belay-seconds, took-off: 11 things, 221 words',
+      'belay-seconds, took-off: 13 things, 261 words',
       'belay-seconds, four looks: 113 words',
     ]);
   });
