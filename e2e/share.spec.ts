@@ -74,7 +74,16 @@ test('the code on a phone is read out of what a camera sees: held askew, a littl
   const code = phone.getByRole('img', { name: /^QR code of Low span/ });
   await expect(code).toBeVisible();
   const link = await phone.getByLabel('The link').inputValue();
-  const shown = await code.screenshot();
+  // A picture that stands still: what comes late above the code moves it, and a camera would wait for that too.
+  let shown = await code.screenshot();
+  await expect
+    .poll(async () => {
+      const before = shown;
+      shown = await code.screenshot();
+      return shown.equals(before);
+    })
+    .toBe(true);
+  await test.info().attach('the code', { body: shown, contentType: 'image/png' });
   await phone.context().close();
 
   const camera = await (await browser.newContext({ viewport: { width: 1500, height: 1500 } })).newPage();
