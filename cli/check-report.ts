@@ -58,7 +58,7 @@ function askedFor(setup: Setup, given: Readonly<Record<string, string>>): Asked 
 }
 
 /**
- * The items of a check of this set-up at a depth, with what it takes whoever is slower: things, words and seconds. A
+ * The items of a check of this set-up at a depth, with what it takes the slower of two: things, words and seconds. A
  * next go is taken as if the whole check before it had gone well.
  */
 export function checkReport(setup: Setup, given: Readonly<Record<string, string>>): Report {

@@ -102,6 +102,12 @@ describe('a next go', () => {
         }
     }
   });
+  it('changed over, what failed on one of them is looked at on that person still', () => {
+    const turned = changedOver(filled(SETUPS['belay-top-rope']))!;
+    const whole = wholeOf(turned);
+    const ids = itemsOfNextGo(whole, turned, 'changed-over', earlier(whole, 'helmet')).map((i) => i.id);
+    expect(ids).toEqual(expect.arrayContaining(['helmet', 'helmet:belayer']));
+  });
   it('keeps the order of the whole check', () => {
     for (const { setup } of samples) {
       const whole = wholeOf(setup);

@@ -114,8 +114,10 @@ export interface Earlier {
  */
 export function itemsOfNextGo(whole: readonly CheckItem[], setup: Setup, since: Since, earlier: Earlier): CheckItem[] {
   const opened = openedBy(since);
+  // By kind: changed over, what failed on one of them is looked for under the name of the other.
+  const failed = new Set([...earlier.failed].map((id) => kindOf({ id }) ?? id));
   return [...whole, ...(opened.has('this-place') ? [thisPlace(setup)] : [])].filter(
-    (i) => opened.has(kindOf(i)!) || !earlier.known.has(i.id) || earlier.failed.has(i.id),
+    (i) => opened.has(kindOf(i)!) || !earlier.known.has(i.id) || failed.has(kindOf(i) ?? i.id),
   );
 }
 

@@ -119,6 +119,8 @@ describe('whether the next check goes on from the last one', () => {
     const said = way([next, first]);
     expect(said).toMatchObject({ how: 'on', from: { id: 'c2' } });
     expect([...said.failed]).toEqual(['rope-ends']);
+    // A next go without the whole one before it.
+    expect(because([next])).toBe('never');
     expect(said.how === 'on' && said.known.size).toBe(first.items.length);
     expect([...way([first], topRope, [], new Date(2026, 4, 3)).failed]).toEqual(['rope-ends']);
   });

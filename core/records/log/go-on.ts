@@ -61,6 +61,8 @@ export function goOn(
   if (sincesFor(setup).length === 0) return whole('rescue');
   if (dayOf(last.startedAt) !== dayOf(now)) return whole('day');
   if (!isAbout(last, setup)) return whole('changed');
+  // A short one that came from elsewhere, without the whole one before it, is nothing to go on from.
+  if (!today.some((c) => complete.includes(c) && c.depth === 'whole' && isAbout(c, setup))) return whole('never');
   const odd = (u: UseRecord) => u.setupId === setup.id && u.outcome !== 'as-planned' && u.at >= last.endedAt!;
   if (uses.some(odd)) return whole('event');
   const known = new Set(complete.filter((c) => today.includes(c)).flatMap((c) => c.items.map((i) => i.id)));
