@@ -1,4 +1,5 @@
-// Everything that says whether Zevrin is in order, with one closing line summed over the runners.
+// Everything that says whether Zevrin is in order, with one closing line summed over the runners. `--checks`: only what
+// is seen without running anything.
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
@@ -68,41 +69,44 @@ await checks([
   ['arrows', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'core', 'web', 'server', 'cli']],
 ]);
 
-const unit = join(reports, 'unit.json');
-suite(
-  'unit tests',
-  bin('vitest'),
-  ['run', '--reporter=dot', '--reporter=json', `--outputFile.json=${unit}`],
-  {},
-  unit,
-  (r) => ({
-    passed: r.numPassedTests,
-    failed: r.numFailedTests,
-  }),
-);
+function tests() {
+  const unit = join(reports, 'unit.json');
+  suite(
+    'unit tests',
+    bin('vitest'),
+    ['run', '--reporter=dot', '--reporter=json', `--outputFile.json=${unit}`],
+    {},
+    unit,
+    (r) => ({
+      passed: r.numPassedTests,
+      failed: r.numFailedTests,
+    }),
+  );
 
-console.log('\n== build');
-let built = true;
-try {
-  ensureBuild();
-} catch (error) {
-  built = false;
-  failed += 1;
-  console.error(String(error));
+  console.log('\n== build');
+  let built = true;
+  try {
+    ensureBuild();
+  } catch (error) {
+    built = false;
+    failed += 1;
+    console.error(String(error));
+  }
+  if (built) {
+    check('first load', process.execPath, ['scripts/load-size.mjs']);
+    const e2e = join(reports, 'e2e.json');
+    suite('browser tests', bin('playwright'), ['test'], { ZEVRIN_E2E_REPORT: e2e }, e2e, ({ stats }) => {
+      if (stats.flaky > 0) console.log(`${stats.flaky} browser tests passed only at the second try: see above.`);
+      // On a loaded machine one can be late; what is late again and again is broken.
+      const tolerated = stats.flaky <= MOST_SECOND_TRIES ? stats.flaky : 0;
+      return { passed: stats.expected + tolerated, failed: stats.unexpected + stats.flaky - tolerated };
+    });
+    // Only where they are there already: `npm run engines` installs them, and goes the whole way.
+    for (const engine of enginesThere())
+      check(`in ${engine}`, process.execPath, [...withTypeScript, 'e2e/engines/run.ts', '--short', engine.toLowerCase()]);
+  }
 }
-if (built) {
-  check('first load', process.execPath, ['scripts/load-size.mjs']);
-  const e2e = join(reports, 'e2e.json');
-  suite('browser tests', bin('playwright'), ['test'], { ZEVRIN_E2E_REPORT: e2e }, e2e, ({ stats }) => {
-    if (stats.flaky > 0) console.log(`${stats.flaky} browser tests passed only at the second try: see above.`);
-    // On a loaded machine one can be late; what is late again and again is broken.
-    const tolerated = stats.flaky <= MOST_SECOND_TRIES ? stats.flaky : 0;
-    return { passed: stats.expected + tolerated, failed: stats.unexpected + stats.flaky - tolerated };
-  });
-  // Only where they are there already: `npm run engines` installs them, and goes the whole way.
-  for (const engine of enginesThere())
-    check(`in ${engine}`, process.execPath, [...withTypeScript, 'e2e/engines/run.ts', '--short', engine.toLowerCase()]);
-}
+if (!process.argv.includes('--checks')) tests();
 
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 && passed > 0 ? 0 : 1);

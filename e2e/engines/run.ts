@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { until, type Driver } from './driver.ts';
 import { firefox, firefoxThere } from './firefox.ts';
-import { JOURNEY } from './journey.ts';
+import { JOURNEY, type Part } from './journey.ts';
 import { pageOf } from './page.ts';
 import { webkit, webkitThere } from './webkit.ts';
 
@@ -48,25 +48,29 @@ async function through(start: (onError: (text: string) => void) => Promise<Drive
   const server = await serve(port);
   const page = pageOf(driver);
   let failed = 0;
+  const tried = async (part: Part) => {
+    const began = Date.now();
+    errors.length = 0;
+    try {
+      const not = await part.go(page, server.base, server);
+      // Without a server what is asked of it fails, and the browser says so.
+      const loud = errors.filter((text) => !/NetworkError|Failed to load|could not be loaded|Load failed/i.test(text));
+      if (loud.length > 0) throw new Error(`errors in the console: ${loud.join(' | ')}`);
+      return { failed: false, said: ` (${((Date.now() - began) / 1000).toFixed(1)} s)${not ? `: ${not}` : ''}` };
+    } catch (error) {
+      return { failed: true, said: `: ${error instanceof Error ? error.message : String(error)}` };
+    }
+  };
   try {
     for (const part of JOURNEY.filter((p) => p.short || !short)) {
-      const began = Date.now();
-      errors.length = 0;
-      try {
-        const not = await part.go(page, server.base, server);
-        // Without a server what is asked of it fails, and the browser says so.
-        const loud = errors.filter(
-          (text) => !/NetworkError|Failed to load|could not be loaded|Load failed/i.test(text),
-        );
-        if (loud.length > 0) throw new Error(`errors in the console: ${loud.join(' | ')}`);
-        console.log(
-          `  ${not ? '–' : '✓'} ${driver.name}: ${part.title} (${((Date.now() - began) / 1000).toFixed(1)} s)${not ? `: ${not}` : ''}`,
-        );
-      } catch (error) {
-        failed += 1;
-        console.log(`  ✘ ${driver.name}: ${part.title}: ${error instanceof Error ? error.message : String(error)}`);
-        if (pictures) await driver.picture(join(pictures, `${driver.name}-failed-${failed}.png`));
-      }
+      const first = await tried(part);
+      if (first.failed) console.log(`  – ${driver.name}: ${part.title}: at the first try${first.said}`);
+      // As in the other browser tests: on a loaded machine one can be late.
+      const { failed: again, said } = first.failed ? await tried(part) : first;
+      console.log(`  ${again ? '✘' : '✓'} ${driver.name}: ${part.title}${said}`);
+      if (!again) continue;
+      failed += 1;
+      if (pictures) await driver.picture(join(pictures, `${driver.name}-failed-${failed}.png`));
     }
     if (pictures) {
       const again = await serve(port + 10);

@@ -151,9 +151,10 @@ export function FilesPage() {
       <h1>Files</h1>
       <p className="mt-1 text-ink-2">
         This workspace holds {contents(countsOf(data))}. It is stored in this browser only.{' '}
-        {keeping && KEEPING_WORDS[keeping]}
+        {/* Its room is there before the browser has answered, and before something is stored: what stands below must
+            not move under a finger. */}
+        <span className={keeping ? undefined : 'invisible'}>{KEEPING_WORDS[keeping ?? 'while-there-is-room']}</span>
       </p>
-      {/* Its room is there before it is needed: what stands below must not move under a finger. */}
       <p role="status" className="mt-2 min-h-6">
         {storing.kind === 'running' && 'Storing …'}
       </p>
