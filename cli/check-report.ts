@@ -6,6 +6,7 @@ import {
   costOf,
   itemsOfFourLooks,
   itemsOfNextGo,
+  looksOf,
   SINCE,
   sincesFor,
   turnsRound,
@@ -24,7 +25,6 @@ const described = (item: CheckItem) => {
     id: item.id,
     part: item.part,
     kind: item.kind,
-    title: item.title,
     look: say(item.look),
     touch: say(item.touch),
     question: say(item.question),
@@ -68,16 +68,17 @@ export function checkReport(setup: Setup, given: Readonly<Record<string, string>
   const of = since && turnsRound(since) ? changedOver(setup)! : setup;
   const { verdict, findings } = assess(of);
   const items = itemsAt(depth, since, of, buildCheck(of, findings));
-  const { words, seconds } = costOf(items, depth);
+  const { things, words, seconds } = costOf(items, depth, of);
   return {
     ok: true,
     report: {
       verdict,
       depth,
       ...(since ? { since: SINCE[since] } : {}),
+      things,
       words,
       seconds: Math.round(seconds),
-      items: items.map(described),
+      looks: looksOf(items).map((look) => ({ title: look[0]!.title, items: look.map(described) })),
     },
   };
 }

@@ -122,9 +122,10 @@ describe('zevrin', () => {
   });
 
   it('check prints the items of the core, with their numbers filled in', () => {
-    const { items } = JSON.parse(zevrin(['check', 's'], { s: writeSetup(SETUPS['lower-faulty']) }).out) as {
-      items: { id: string; expected: string }[];
+    const { looks } = JSON.parse(zevrin(['check', 's'], { s: writeSetup(SETUPS['lower-faulty']) }).out) as {
+      looks: { items: { id: string; expected: string }[] }[];
     };
+    const items = looks.flatMap((look) => look.items);
     const core = buildCheck(SETUPS['lower-faulty'], assess(SETUPS['lower-faulty']).findings);
     expect(items.map((i) => i.id)).toEqual(core.map((i) => i.id));
     expect(JSON.stringify(items)).not.toMatch(/\{[a-z]+~?\}/);
@@ -197,18 +198,22 @@ describe('zevrin', () => {
   describe('check', () => {
     const sampleText = (name: string) => zevrin(['sample', name]).out;
     const files = { 't.json': sampleText('belay-top-rope'), 'p.json': sampleText('pick-off') };
-    const report = (...args: string[]) =>
-      JSON.parse(zevrin(['check', 't.json', ...args], files).out) as {
+    const report = (...args: string[]) => {
+      const { looks, ...cost } = JSON.parse(zevrin(['check', 't.json', ...args], files).out) as {
+        things: number;
         words: number;
         seconds: number;
-        items: { id: string }[];
+        looks: { items: { id: string }[] }[];
       };
+      return { ...cost, items: looks.flatMap((look) => look.items) };
+    };
     it('says what each depth takes', () => {
       const [whole, next, glance] = [report(), report('--depth', 'next-go'), report('--depth', 'four-looks')];
       expect(whole.items.length).toBeGreaterThan(20);
       expect(next.items.map((i) => i.id)).toEqual(['tie-in', 'device-strands', 'device-connector', 'rope-ends']);
       expect(glance.items).toEqual(next.items);
-      expect(next.words).toBeLessThan(whole.words / 8);
+      expect([whole.things, next.things]).toEqual([11, 4]);
+      expect(next.words).toBeLessThan(whole.words / 3);
       expect(glance.seconds).toBeLessThan(next.seconds);
       const moved = report('--depth', 'next-go', '--since', 'next-route-changed').items.map((i) => i.id);
       expect(moved).toEqual(expect.arrayContaining(['tie-in-points', 'device-pull', 'anchor', 'this-place']));

@@ -1,7 +1,7 @@
 import { catchIn, catchRuns, RUNS, scenarioOf, type FallQuestion } from '../core/rigs/catch/index.ts';
 import { indexOf } from '../core/rigs/rig/index.ts';
 import { SETUPS } from '../core/samples/index.ts';
-import { answer, expect, open, passPauses, saved, seriousAxe, test, verdict } from './helpers.ts';
+import { answerAll, expect, open, passPauses, saved, seriousAxe, test, verdict } from './helpers.ts';
 
 test('plan a lead belay, see the device reach the first piece, take the remedy over, check it off with the partner', async ({
   page,
@@ -51,14 +51,7 @@ test('plan a lead belay, see the device reach the first piece, take the remedy o
   await passPauses(page);
   await page.getByRole('button', { name: 'Check before use' }).click();
   await page.getByRole('button', { name: /Face to face/ }).click();
-  const half = page.locator('[data-half="climber"]');
-  const total = Number(/\d+\/(\d+)/.exec(await half.innerText())![1]);
-  for (let i = 1; i <= total; i += 1) {
-    for (const who of ['climber', 'partner'] as const) {
-      await page.locator(`[data-half="${who}"]`).getByText(`${i}/${total}`, { exact: true }).waitFor();
-      await answer(page, who);
-    }
-  }
+  await answerAll(page, ['climber', 'partner']);
   await page.getByRole('button', { name: 'Close the check' }).click();
   await expect(page.getByText(/Complete, face to face/)).toBeVisible();
 });

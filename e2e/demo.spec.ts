@@ -3,7 +3,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { FAULTY_CODES } from '../core/samples/index.ts';
-import { answer, begin, codes, expect, open, passPauses, saved, test, verdict } from './helpers.ts';
+import { answer, answerAll, begin, codes, expect, open, passPauses, saved, test, verdict } from './helpers.ts';
 
 test('the good set-up of the demo shows no fault, the faulty one exactly its four, each marked', async ({ page }) => {
   await open(page, '/demo');
@@ -73,33 +73,25 @@ test('check face to face: both answer, a failure is put right and checked again,
   await passPauses(page);
   await page.getByRole('button', { name: 'Check before use' }).click();
   await page.getByRole('button', { name: /Face to face/ }).click();
-  await expect(page.getByText('1/28')).toHaveCount(2);
-
+  const half = (who: string) => page.locator(`[data-half="${who}"]`);
+  // Each looks at the other; then both look at the same things, at their own pace.
+  await expect(half('climber').getByText('1/13')).toBeVisible();
+  await expect(half('partner').getByText('1/14')).toBeVisible();
   await answer(page, 'climber');
-  await expect(page.locator('[data-half="climber"]')).toContainText('Your answer is kept');
-  await answer(page, 'partner');
-  await expect(page.getByText('2/28')).toHaveCount(2);
+  await expect(half('climber').getByText('2/13')).toBeVisible();
+  await expect(half('partner').getByText('1/14')).toBeVisible();
 
   await answer(page, 'partner', false);
-  await expect(page.locator('[data-half="climber"]')).toContainText('Nobody goes down like this');
+  for (const who of ['climber', 'partner']) await expect(half(who)).toContainText('Nobody goes on like this');
   await saved(page);
   await page.reload();
-  await expect(page.locator('[data-half="climber"]')).toContainText('Nobody goes down like this');
+  await expect(half('climber')).toContainText('Nobody goes on like this');
   await page.getByLabel('What was put right?').fill('Scarf tucked in');
   await page.reload();
   await expect(page.getByLabel('What was put right?')).toHaveValue('Scarf tucked in');
   await page.getByRole('button', { name: /Put right/ }).click();
 
-  // Both look again: the confirmation of one side alone does not close it.
-  await answer(page, 'climber');
-  await expect(page.getByText('2/28')).toHaveCount(2);
-  await answer(page, 'partner');
-  for (let item = 3; item <= 28; item += 1) {
-    for (const half of ['climber', 'partner'])
-      await page.locator(`[data-half="${half}"]`).getByText(`${item}/28`, { exact: true }).waitFor();
-    await answer(page, 'partner');
-    await answer(page, 'climber');
-  }
+  await answerAll(page, ['climber', 'partner']);
   await page.getByRole('button', { name: 'Close the check' }).click();
   await expect(page.getByText(/Complete, face to face/)).toBeVisible();
   await expect(page.getByText('Put right: Scarf tucked in')).toBeVisible();
@@ -164,26 +156,17 @@ test('a known risk is accepted by name and with a reason, which stands first in 
   await page.getByRole('button', { name: 'Check before use' }).click();
   await page.getByRole('button', { name: /Alone/ }).click();
   const half = page.locator('[data-half="climber"]');
-  const total = Number(/\d+\/(\d+)/.exec(await half.innerText())![1]);
-  let accepted = 0;
-  for (let i = 1; i <= total; i += 1) {
-    await expect(half).toContainText(`${i}/${total}`);
-    const way = half.getByText('Go on with it as it is');
-    if (accepted > 0 || !(await way.isVisible())) {
-      await answer(page, 'climber');
-      continue;
-    }
-    await way.click();
-    const accept = half.getByRole('button', { name: 'Accepted by Tomas Reedling' });
-    await expect(accept).toBeDisabled();
-    await half.getByLabel(/Why can it stay so/).fill('Sleeve looked at at every stop.');
-    // What is typed outlives a reload.
-    await page.reload();
-    await expect(half.getByLabel(/Why can it stay so/)).toHaveValue('Sleeve looked at at every stop.');
-    await accept.click();
-    accepted += 1;
-  }
-  expect(accepted).toBe(1);
+  const way = half.getByText(/^Go on with it as it is/);
+  await way.click();
+  const accept = half.getByRole('button', { name: 'Accepted by Tomas Reedling' });
+  await expect(accept).toBeDisabled();
+  await half.getByLabel(/Why can it stay so/).fill('Sleeve looked at at every stop.');
+  // What is typed outlives a reload.
+  await page.reload();
+  await expect(half.getByLabel(/Why can it stay so/)).toHaveValue('Sleeve looked at at every stop.');
+  await accept.click();
+  await expect(accept).toBeHidden();
+  await answerAll(page);
   await page.getByRole('button', { name: 'Close the check' }).click();
   await expect(page.getByText('1 risk was accepted as it is, with a reason.')).toBeVisible();
   await expect(page.getByText(/Accepted as it is by Tomas Reedling:/)).toBeVisible();
@@ -211,13 +194,16 @@ test('the words of the trade are the reader’s, on every page; a name keeps the
   await page.getByRole('button', { name: /Alone/ }).click();
   const half = page.locator('[data-half="climber"]');
   await passPauses(page);
-  const total = Number(/\d+\/(\d+)/.exec(await half.innerText())![1]);
   const texts: string[] = [];
-  for (let i = 1; i <= total; i += 1) {
-    await half.getByText(`${i}/${total}`, { exact: true }).waitFor();
+  await half.locator('[data-item]').first().waitFor();
+  while ((await half.locator('[data-item]').count()) > 0) {
+    await half.getByText('Where to look').click();
     texts.push(await half.innerText());
-    await answer(page, 'climber');
+    const title = half.getByRole('heading');
+    const here = await title.innerText();
+    while ((await title.count()) > 0 && (await title.innerText()) === here) await answer(page, 'climber');
   }
+  expect(texts.length).toBeGreaterThan(10);
   expect(texts.join(' ')).toMatch(/abseil loop/i);
   expect(texts.join(' ')).not.toMatch(/belay loop|rappel/i);
   // Words of America bring feet along; both can be chosen apart afterwards.

@@ -159,8 +159,7 @@ export async function codes(page: Page, open = false): Promise<string[]> {
 }
 
 interface AskedItem {
-  readonly title: string;
-  readonly question: string;
+  readonly id: string;
   readonly expected: string;
   readonly others: readonly string[];
 }
@@ -203,19 +202,31 @@ const pausesPassed = new WeakSet<Page>();
 /** The answer to give for the item that stands on a half, as a partner would know it. */
 export async function answer(page: Page, who: 'climber' | 'partner', expected = true) {
   const half = page.locator(`[data-half="${who}"]`);
-  // What was left open by the plan has one of two titles: there the question tells which it is.
-  await half.locator('[role="group"]').waitFor();
-  const [title, question] = await half.evaluate((at) => [
-    at.querySelector<HTMLElement>('h1, h2, h3')!.innerText,
-    at.querySelector('[role="group"]')!.getAttribute('aria-label'),
-  ]);
-  const items = (await askedItems(page)).filter((i) => i.title === title);
-  const item = items.find((i) => i.question === question) ?? items[0]!;
+  const asked = half.locator('[data-item]').first();
+  await asked.waitFor();
+  const id = await asked.getAttribute('data-item');
+  const item = (await askedItems(page)).find((i) => i.id === id)!;
   const said = expected ? item.expected : item.others[0]!;
   const words = (text: string) =>
     new RegExp(`^${text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/\\\{\w+\\\}/g, '.+')}$`);
   if (pausesPassed.has(page)) await page.clock.fastForward(SETTLE_MS);
-  await half.getByRole('button', { name: words(inWords(said, await wordsOf(page))) }).click();
+  const left = await half.getAttribute('data-left');
+  await asked.getByRole('button', { name: words(inWords(said, await wordsOf(page))) }).click();
+  // The answer is taken: another one is asked for, here or in the other half, or nothing is left.
+  if (expected) await expect(page.locator(`[data-half="${who}"][data-left="${left}"]`)).toHaveCount(0);
+}
+
+/** Goes through all that is left of a check, each half at a time; what was left open by the plan first. */
+export async function answerAll(page: Page, halves: readonly ('climber' | 'partner')[] = ['climber']) {
+  const open = page.getByRole('region', { name: 'Before the check' });
+  const close = page.getByRole('button', { name: 'Close the check' });
+  const half = page.locator('[data-half="climber"]');
+  await half.waitFor();
+  while (await open.isVisible()) await answer(page, 'climber');
+  for (const who of halves)
+    while ((await close.isHidden()) && (await page.locator(`[data-half="${who}"] [data-item]`).count()) > 0)
+      await answer(page, who);
+  await close.waitFor();
 }
 
 /** In which words the page is read. */

@@ -103,7 +103,12 @@ function tests() {
     });
     // Only where they are there already: `npm run engines` installs them, and goes the whole way.
     for (const engine of enginesThere())
-      check(`in ${engine}`, process.execPath, [...withTypeScript, 'e2e/engines/run.ts', '--short', engine.toLowerCase()]);
+      check(`in ${engine}`, process.execPath, [
+        ...withTypeScript,
+        'e2e/engines/run.ts',
+        '--short',
+        engine.toLowerCase(),
+      ]);
   }
 }
 if (!process.argv.includes('--checks')) tests();

@@ -44,8 +44,7 @@ const giveFile = (page: Page, label: string, text: string) =>
   );
 
 interface AskedItem {
-  readonly title: string;
-  readonly question: string;
+  readonly id: string;
   readonly expected: string;
 }
 /** The items of the check that stands on the page, as its record has them: as soon as it is on the disk. */
@@ -57,7 +56,7 @@ const askedItems = (page: Page) =>
         const request = indexedDB.open('zevrin-' + place);
         request.onsuccess = () => {
           const get = request.result.transaction('checks').objectStore('checks').get(id);
-          get.onsuccess = () => { window.__items = get.result?.doc.items.map(({ title, question, expected }) => ({ title, question, expected })); request.result.close(); };
+          get.onsuccess = () => { window.__items = get.result?.doc.items.map(({ id, expected }) => ({ id, expected })); request.result.close(); };
         };
         return window.__items ?? null;
       }`,
@@ -133,18 +132,18 @@ export const JOURNEY: readonly Part[] = [
       await page.press('button', /^Face to face/);
       await page.at(/\/check\//);
       const items = await askedItems(page);
-      const number = () =>
-        page.driver.run<string | null>(
-          `() => document.querySelector('[data-half="climber"] .num')?.textContent ?? null`,
-          [],
-        );
-      for (let i = 0; i < items.length; i += 1) {
-        await until(`item ${i + 1}`, async () => (await number()) === `${i + 1}/${items.length}`);
-        for (const who of ['climber', 'partner']) {
-          const half = `[data-half="${who}"]`;
-          const answer = inWords(items[i]!.expected, 'rappel');
+      for (const who of ['climber', 'partner']) {
+        const half = `[data-half="${who}"]`;
+        const asked = () =>
+          page.driver.run<string | null>(
+            `(half) => document.querySelector(half + ' [data-item]')?.getAttribute('data-item') ?? null`,
+            [half],
+          );
+        for (let id = await asked(); id !== null; id = await asked()) {
+          const answer = inWords(items.find((i) => i.id === id)!.expected, 'rappel');
           const pattern = answer.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/\\\{\w+\\\}/g, '.+');
-          await page.press('button', new RegExp(`^${pattern}$`), half);
+          await page.press('button', new RegExp(`^${pattern}$`), `${half} [data-item="${id}"]`);
+          await until(`${id} taken`, async () => (await asked()) !== id);
         }
       }
       await page.press('button', 'Close the check');

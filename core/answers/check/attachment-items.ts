@@ -1,4 +1,3 @@
-import { literal } from '../../foundations/finding/index.ts';
 import { traitsOf } from '../../things/gear/index.ts';
 import { guides, twoStrandsBelow, type Context } from '../../rigs/elements/index.ts';
 import {
@@ -41,16 +40,15 @@ function deviceItems(ctx: Context, a: Attachment): CheckItem[] {
     ...(connector?.item ? connectorItems(ctx, a, connector.id, connector.item) : []),
     ...(a.root.kind === 'anchor' && end.hand ? [brakeLed(ctx, a)] : []),
     ...besideItem(ctx, a),
-    ...twoRopes(ctx, a),
     ...extension(ctx, a),
   ];
 }
 
 function strands(ctx: Context, a: Attachment): CheckItem[] {
   const end = deviceOf(a)!;
-  const connector = mainConnector(a)?.item?.name ?? 'the connector';
   const doubled = linesOf(ctx.index, end).some((l) => l.kind === 'doubled');
   const two = strandsIn(end) === 'two';
+  const ropes = linesOf(ctx.index, end).flatMap((l) => [...ropeSlots(l)]);
   const shared = {
     id: idAt(ctx.setup, 'device-strands', a),
     part: end.id,
@@ -68,16 +66,16 @@ function strands(ctx: Context, a: Attachment): CheckItem[] {
           touch: two
             ? 'Pull hard at each strand to a second, one after the other.'
             : 'Pull hard at the strand to the second.',
-          question: two ? 'Which strands held with the hand off?' : 'What did the rope do with the hand off?',
-          expected: two ? 'Each of the two' : 'It held',
-          others: two ? ['One of them', 'Neither'] : ['It ran', 'Nobody pulled'],
+          question: two ? 'Hand off, held:' : 'Hand off, the rope:',
+          expected: two ? 'Both' : 'Holds',
+          others: two ? ['One', 'None'] : ['Runs', 'Was not pulled'],
         }
       : {
           look: 'The rope in the device as its maker shows, brake strand in the grooves where there are any.',
           touch: 'Brake hand on, pull sharply at the strand that goes to the load.',
-          question: 'What did the device do?',
-          expected: 'It held',
-          others: ['The rope ran', 'Nobody pulled'],
+          question: 'Pulled hard, the rope:',
+          expected: 'Holds',
+          others: ['Runs', 'Was not pulled'],
         }),
     sources: ['practice-threading'],
   });
@@ -87,17 +85,25 @@ function strands(ctx: Context, a: Attachment): CheckItem[] {
         ...shared,
         look: 'Each strand in its own slot, brake strands on the brake side.',
         touch: 'Run a finger along each strand, in and out.',
-        question: 'How many strands go through the device?',
-        expected: 'Two',
-        others: ['One', 'Two in one slot'],
+        // Both strands of one rope and none of the other is an easy slip where two ropes hang.
+        ...(ropes.length > 1 && ropes.every((r) => r.item)
+          ? {
+              question: 'Strands through it:',
+              expected: 'One of each rope',
+              others: ['Two of one rope', 'Only one'],
+            }
+          : {
+              question: 'Strands through it:',
+              expected: 'Two, in two slots',
+              others: ['One', 'Two in one slot'],
+            }),
       }),
       item({
         ...shared,
         id: idAt(ctx.setup, 'device-around', a),
-        title: `Strands around ${connector}`,
         look: 'The bights of rope on the connector.',
         touch: 'Lift each bight a little.',
-        question: `How many strands go around ${literal(connector)}?`,
+        question: 'Strands around the connector:',
         expected: 'Two',
         others: ['One', 'None'],
       }),
@@ -110,9 +116,9 @@ function strands(ctx: Context, a: Attachment): CheckItem[] {
         ...shared,
         look: 'The hitch on the connector, from both sides.',
         touch: 'Pull hard at one strand, then at the other.',
-        question: 'What did the hitch do?',
-        expected: 'It flipped over and held each time',
-        others: ['It ran', 'It did not flip over'],
+        question: 'Pulled at each strand, it:',
+        expected: 'Flips over and holds',
+        others: ['Runs', 'Does not flip over'],
       }),
       pull,
     ];
@@ -121,9 +127,9 @@ function strands(ctx: Context, a: Attachment): CheckItem[] {
       ...shared,
       look: 'From the device up to the load, and down to the hand.',
       touch: 'Run a finger along both strands.',
-      question: 'Which strand goes to the load?',
-      expected: 'The one the maker shows',
-      others: ['The other one', 'It cannot be told'],
+      question: 'To the load goes:',
+      expected: 'The strand the maker shows',
+      others: ['The other one', 'Not clear'],
     }),
     pull,
   ];
@@ -138,12 +144,12 @@ function guideItems(ctx: Context, a: Attachment): CheckItem[] {
     item({
       ...shared,
       id: idAt(ctx.setup, 'load-strand', a),
-      title: `Strands in ${end.item!.name}`,
+      title: `Strands at ${end.item!.name}`,
       look: 'Where the strand to the second comes out of the plate.',
       touch: 'Pull at it, and feel which strand it presses on.',
-      question: 'Which strand lies above?',
-      expected: 'The one to the second',
-      others: ['The brake strand', 'It cannot be told'],
+      question: 'Above lies:',
+      expected: 'The strand to the second',
+      others: ['The brake strand', 'Not clear'],
       why: 'The other way round nothing is pressed, and the rope runs.',
     }),
     ...(twoStrandsBelow(a, ctx)
@@ -151,16 +157,15 @@ function guideItems(ctx: Context, a: Attachment): CheckItem[] {
           item({
             ...shared,
             id: idAt(ctx.setup, 'strands-lie', a),
-            title: 'The two ropes below the device',
+            title: `Strands at ${end.item!.name}`,
             look: 'From the plate to where the two ropes are gathered, or part.',
             touch: 'Run a hand down between them.',
-            question: 'How do the two ropes lie?',
-            expected:
-              end.strandsLie === 'crossed' ? 'Crossed, through one connector below' : 'Side by side all the way',
+            question: 'Below, the two ropes lie:',
+            expected: end.strandsLie === 'crossed' ? 'Crossed, through one connector' : 'Side by side',
             others:
               end.strandsLie === 'crossed'
-                ? ['Crossed, and nothing gathers them', 'Side by side']
-                : ['Crossed', 'One lies on the other at the edge'],
+                ? ['Crossed, not gathered', 'Side by side']
+                : ['Crossed', 'One over the other'],
             why: 'Whoever hangs on the lower one of two crossed ropes is not held.',
           }),
         ]
@@ -178,9 +183,9 @@ function gripping(ctx: Context, a: Attachment): CheckItem[] {
       id: idAt(ctx.setup, 'device-strands', a),
       look: 'The rope in the device, its cover and pins, and the mark on it that shows which way is up.',
       touch: 'Press cover and pins shut.',
-      question: 'How does the device sit on the rope?',
-      expected: 'Closed, the way up that its maker shows',
-      others: ['Upside down', 'A cover or a pin is open'],
+      question: 'It sits on the rope:',
+      expected: 'Closed, the maker’s way up',
+      others: ['Upside down', 'Open'],
       why: 'Upside down it runs, and open the rope comes out.',
     }),
     item({
@@ -188,9 +193,9 @@ function gripping(ctx: Context, a: Attachment): CheckItem[] {
       id: idAt(ctx.setup, 'device-pull', a),
       look: 'The rope at the device.',
       touch: 'Pull the device down hard, then move it up.',
-      question: 'What did the device do?',
-      expected: 'It gripped downwards, and moved up',
-      others: ['It slipped downwards', 'It would not move up'],
+      question: 'Pulled down, then moved up, it:',
+      expected: 'Grips, then moves',
+      others: ['Slips down', 'Does not move up'],
       why: 'It holds only in one direction, and only this rope as it is now.',
     }),
   ];
@@ -211,33 +216,33 @@ function connectorItems(
       title: connector.name,
       look: 'The gate, closed, and its sleeve.',
       touch: 'Press the gate hard.',
-      question: 'What did the gate do when pressed?',
-      expected: 'It stayed shut',
-      others: ['It gave way', 'It was open'],
+      question: 'Gate, pressed:',
+      expected: 'Stays shut',
+      others: ['Gives way', 'Open'],
       why: 'Running rope or shaking can open a gate.',
       sources: ['practice-gate'],
     }),
     item({
       ...shared,
       id: idAt(ctx.setup, 'connector-faces', a),
-      title: `Gate of ${connector.name}`,
+      title: connector.name,
       look: 'Which way the gate faces, with the load on.',
       touch: 'Follow the brake strand with a finger.',
-      question: 'What lies or runs against the gate?',
+      question: 'At the gate:',
       expected: 'Nothing',
-      others: ['The brake strand', 'Rock, or another part'],
+      others: ['The brake strand', 'Something else'],
       why: 'Rope that runs over a gate unscrews it, and rock presses it open.',
       sources: ['practice-gate'],
     }),
     item({
       ...shared,
       id: idAt(ctx.setup, 'connector-end', a),
-      title: `End of ${connector.name}`,
+      title: connector.name,
       look: 'Where device or rope hang in the connector.',
       touch: 'Pull, and see where they settle.',
-      question: 'Where do they lie under load?',
-      expected: oval ? 'In its end, at the bar opposite the harness' : 'In the broad end',
-      others: [oval ? 'On the gate' : 'In the narrow end', 'Across it'],
+      question: 'Load lies:',
+      expected: oval ? 'At its end' : 'Broad end',
+      others: [oval ? 'On the gate' : 'Narrow end', 'Across'],
       why: 'Across it, or against the gate, a connector holds a fraction of what it holds along.',
       sources: ['practice-broad-end'],
     }),
@@ -249,15 +254,12 @@ function brakeLed(ctx: Context, a: Attachment): CheckItem {
   return item({
     id: idAt(ctx.setup, 'brake-led', a),
     part: a.end.id,
-    title: 'How the brake strand is led',
+    title: 'The brake strand',
     look: 'From the device to the hand.',
     touch: 'Follow the brake strand with the hand.',
-    question: 'Where does the brake strand go from the device?',
+    question: 'From the device the brake strand goes:',
     expected: redirected ? 'Up through a connector above, then down to the hand' : 'Straight down to the hand',
-    others: [
-      redirected ? 'Straight down to the hand' : 'Up through a connector above',
-      'Over an edge or through another device',
-    ],
+    others: [redirected ? 'Straight down to the hand' : 'Up through a connector above', 'Over an edge'],
     why:
       traitsOf(deviceOf(a)!.item!.family).brake === 'munter'
         ? 'A Munter hitch holds most with both strands side by side.'
@@ -273,10 +275,10 @@ function besideItem(ctx: Context, a: Attachment): CheckItem[] {
     item({
       id: idAt(ctx.setup, 'extra-connector', a),
       part: second.id,
-      title: `${second.item.name} beside it`,
+      title: second.item.name,
       look: 'The rope runs over both connectors.',
       touch: 'Press this gate too.',
-      question: 'How do the two gates stand to each other?',
+      question: 'The two gates stand:',
       expected: 'Opposed and reversed',
       others: ['On the same side', 'Opposed, hinges alike'],
       why: 'It adds friction only when the rope runs over it.',
@@ -285,34 +287,14 @@ function besideItem(ctx: Context, a: Attachment): CheckItem[] {
     item({
       id: idAt(ctx.setup, 'extra-gate', a),
       part: second.id,
-      title: `Gate of ${second.item.name}`,
+      title: second.item.name,
       look: 'Closed, and its sleeve.',
       touch: 'Press this gate too.',
-      question: 'What did this gate do?',
-      expected: 'It stayed shut',
-      others: ['It gave way', 'It was open'],
+      question: 'Its gate, pressed:',
+      expected: 'Stays shut',
+      others: ['Gives way', 'Open'],
       why: 'Running rope or shaking can open a gate.',
       sources: ['practice-gate'],
-    }),
-  ];
-}
-
-function twoRopes(ctx: Context, a: Attachment): CheckItem[] {
-  const ropes = linesOf(ctx.index, a.end).flatMap((l) => [...ropeSlots(l)]);
-  const [x, y] = ropes;
-  if (!x?.item || !y?.item) return [];
-  return [
-    item({
-      id: idAt(ctx.setup, 'two-ropes', a),
-      part: linesOf(ctx.index, a.end)[0]!.id,
-      title: 'Two ropes',
-      look: `${literal(x.item.name)} and ${literal(y.item.name)}, one in each slot.`,
-      touch: 'Pull each brake strand a little.',
-      question: 'Which ropes are in the device?',
-      expected: 'One strand of each rope',
-      others: ['Two strands of one rope'],
-      why: 'Both strands of one rope and none of the other is an easy slip where two ropes hang.',
-      sources: ['practice-hook-up'],
     }),
   ];
 }
@@ -327,10 +309,10 @@ function extension(ctx: Context, a: Attachment): CheckItem[] {
     item({
       id: idAt(ctx.setup, 'extension', a),
       part: sling.id,
-      title: `Extension: ${sling.item.name}`,
+      title: 'Extension',
       look: sling.method === 'girth' ? 'The girth hitch, flat and tight.' : 'Both ends of the sling in the connector.',
       touch: 'Pull the device up hard against the harness.',
-      question: 'Where is the extension attached?',
+      question: 'It hangs from:',
       expected: place,
       others: ['A gear loop', place === 'The belay loop' ? 'Only one tie-in point' : 'The belay loop'],
       why: 'A gear loop does not carry a person.',

@@ -28,6 +28,7 @@ const ASKED_ANYWAY: ReadonlySet<FindingCode> = new Set<FindingCode>([
   'hitch.strands',
   'hitch.eyes',
   'rig.anchor-unknown',
+  'rig.at-edge',
   'tree.fork-load',
   'pick.link',
   'rig.helmet',

@@ -25,11 +25,11 @@ export function callsItems({ setup }: Context): CheckItem[] {
             look: 'Each other, on the ground.',
             touch:
               by === 'voice'
-                ? `The climber calls, with the name of the belayer: ${said.join(', ')}. The belayer answers each.`
-                : `The climber makes the sign for ${said.join(', ')}. The belayer answers each.`,
-            question: 'How many of the four did the belayer answer by doing it?',
+                ? `Call with the name: ${said.join(', ')}. The belayer answers each.`
+                : `Make the signs for ${said.join(', ')}. The belayer answers each.`,
+            question: 'Of the four the belayer answered:',
             expected: 'Four',
-            others: ['Three or fewer', 'They were not tried'],
+            others: ['Three or fewer', 'Not tried'],
             why: 'A call that is not understood is taken for what one expects.',
             sources: ['practice-calls'],
           }),
@@ -43,7 +43,7 @@ export function callsItems({ setup }: Context): CheckItem[] {
             title: 'Tugs',
             look: 'Away from each other.',
             touch: `The climber tugs as for “${wordFor(words, 'off-belay')}”.`,
-            question: 'How many tugs did the belayer count?',
+            question: 'The belayer counted:',
             // Where the two agreed on something of their own, that is what counts.
             expected: words['off-belay'] === '' ? `${tugs}, long and clear` : literal(words['off-belay']),
             others: ['Another number', 'They were not tried'],
@@ -63,7 +63,7 @@ function comingDown(part: string, down: 'lower' | 'rappel' | 'stays'): CheckItem
     part,
     title: 'At the top',
     look: 'Each other.',
-    touch: 'Each says what happens when the climber is at the top.',
+    touch: 'Each says what happens up there.',
     question: 'At the top the climber …',
     expected: options.find(([key]) => key === down)![1],
     others: options.flatMap(([key, label]) => (key === down ? [] : [label])),

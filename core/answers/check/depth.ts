@@ -2,7 +2,8 @@ import { descentOf, type Setup } from '../../rigs/rig/index.ts';
 import { exactly } from '../../foundations/units/index.ts';
 import type { CheckItem } from './check-item.ts';
 import { item, kindOf, type CheckItemKind } from './item.ts';
-import { partnersCheck } from './systems.ts';
+import { askedOf, HALVES, isOpen, looksOf } from './looks.ts';
+import { checkPartOf, partnersCheck } from './systems.ts';
 
 /** How much of a set-up is looked at before it is used. */
 export const CHECK_DEPTHS = {
@@ -133,25 +134,43 @@ const READ_WORDS_PER_S = 200 / 60;
 const TOUCH_S = 2;
 const TAP_S = 1;
 
+/** What is tried or agreed is told to do; where to look is folded away behind the picture of it. */
+export const tellsWhatToDo = (item: CheckItem): boolean => ['tried', 'agreed'].includes(checkPartOf(item));
+
 export interface CheckCost {
-  readonly items: number;
-  /** Words that each of the two reads. */
+  /** Looks: what one look answers is one thing. */
+  readonly things: number;
   readonly words: number;
-  /** For the slower half: 200 words a minute, 2 s for each thing that is touched, 1 s a tap. From memory. */
   readonly seconds: number;
 }
 
-/** What a check takes; where to look and what to touch is told in the whole one, and folded away in the others. */
-export function costOf(items: readonly CheckItem[], depth: CheckDepth): CheckCost {
-  const words = items.reduce(
+/** What one look takes: its title, questions and answers are read, things are touched, and each answer is a tap. */
+export function costOfLook(look: readonly CheckItem[], depth: CheckDepth): CheckCost {
+  const words = look.reduce(
     (sum, i) =>
-      sum + wordsIn(i.title, i.question, i.expected, ...i.others) + (depth === 'whole' ? wordsIn(i.look, i.touch) : 0),
-    0,
+      sum +
+      wordsIn(i.question, i.expected, ...i.others) +
+      (depth === 'whole' && tellsWhatToDo(i) ? wordsIn(i.touch) : 0),
+    wordsIn(look[0]!.title),
   );
-  const touched = items.filter((i) => i.touch !== '').length;
-  return {
-    items: items.length,
-    words,
-    seconds: words / READ_WORDS_PER_S + (depth === 'four-looks' ? 0 : touched * TOUCH_S) + items.length * TAP_S,
-  };
+  const touched = depth === 'four-looks' ? 0 : look.filter((i) => i.touch !== '').length;
+  return { things: 1, words, seconds: words / READ_WORDS_PER_S + touched * TOUCH_S + look.length * TAP_S };
+}
+
+/**
+ * What a check takes whoever of the two has more to do; what the plan left open is answered before it and not counted.
+ * 200 words a minute, 2 s for each thing that is touched, 1 s a tap: from memory.
+ */
+export function costOf(items: readonly CheckItem[], depth: CheckDepth, setup: Setup): CheckCost {
+  const halves = setup.persons.length > 1 ? HALVES : (['climber'] as const);
+  const costs = halves.map((half) =>
+    looksOf(items.filter((i) => !isOpen(i) && (halves.length === 1 || askedOf(i, setup).includes(half))))
+      .map((look) => costOfLook(look, depth))
+      .reduce((a, b) => ({ things: a.things + b.things, words: a.words + b.words, seconds: a.seconds + b.seconds }), {
+        things: 0,
+        words: 0,
+        seconds: 0,
+      }),
+  );
+  return costs.reduce((a, b) => (b.seconds > a.seconds ? b : a));
 }

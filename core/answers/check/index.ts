@@ -4,16 +4,19 @@ export {
   changedOver,
   CHECK_DEPTHS,
   costOf,
+  costOfLook,
   isLeast,
   itemsOfFourLooks,
   itemsOfNextGo,
   SINCE,
   sincesFor,
+  tellsWhatToDo,
   turnsRound,
   type CheckCost,
   type CheckDepth,
   type Since,
 } from './depth.ts';
+export { askedOf, HALVES, halvesOf, isOpen, looksOf, type Half } from './looks.ts';
 export { answersInOrder, checkItemSchema, mayBeAccepted, type CheckItem } from './check-item.ts';
 export { kindOf } from './item.ts';
 export { againAfter, FOUR, partnersCheck, CHECK_PARTS, checkPartOf, type CheckPartId } from './systems.ts';

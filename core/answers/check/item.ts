@@ -44,7 +44,6 @@ export const ITEM_KINDS = {
   'brake-led': ['brake-led'],
   'extra-connector': [],
   'extra-gate': [],
-  'two-ropes': [],
   extension: [],
   'hitch-wraps': [],
   'hitch-strands': [],

@@ -8,9 +8,31 @@ import { item, itemId } from './item.ts';
 export function lineItems(ctx: Context): CheckItem[] {
   return [...anchorItems(ctx), ...ctx.setup.lines.flatMap((line) => atAnchor(ctx, line))];
 }
-export const endItems = (ctx: Context): CheckItem[] => ctx.setup.lines.flatMap((line) => ends(ctx, line));
+export function endItems(ctx: Context): CheckItem[] {
+  const { lines } = ctx.setup;
+  const [first] = lines;
+  // Two ropes to one device: their free ends lie side by side.
+  const open = lines.every((l) => l.kind === 'straight' && l.rope.item && l.end.state !== 'tied');
+  if (lines.length === 2 && open && first?.kind === 'straight')
+    return [
+      item({
+        id: 'rope-ends',
+        part: first.end.id,
+        title: 'Free ends of both ropes',
+        look: 'The other ends of the ropes, on the ground or in the hand.',
+        touch: 'Both knots, or the hand of the one who tied them.',
+        question: 'Stopper knots, long tails:',
+        expected: 'In both ends',
+        others: ['In one', 'In neither'],
+        why: 'An open end runs through the device when the rope is too short.',
+        sources: ['practice-ends-closed'],
+      }),
+    ];
+  return lines.flatMap((line) => ends(ctx, line));
+}
 
 function anchorItems({ setup }: Context): CheckItem[] {
+  const { tree } = setup.site;
   return setup.anchors.flatMap(({ id, through, points }) => {
     const lines = setup.lines.filter((l) => l.anchor === id);
     // The rope runs through it, is tied to it, or does not touch it: then the device hangs on it.
@@ -29,56 +51,54 @@ function anchorItems({ setup }: Context): CheckItem[] {
       held === 'device'
         ? item({
             ...shared,
-            title: 'Anchor, with the device on it',
+            title: 'Anchor',
             look: 'From the connector of the device to every point of the anchor.',
             touch: 'Pull hard at that connector and watch every point.',
-            question: 'What does its connector hang in?',
+            question: 'The device hangs from:',
             expected: 'The master point',
-            others: ['One point of it', 'A gear sling or another part'],
+            others: ['One point of it', 'Something else'],
             why: 'The device, and whoever it holds, hang there.',
             sources: ['practice-hook-up'],
           })
         : held === 'tied'
           ? item({
               ...shared,
-              title: first === id ? 'Anchor, with the rope tied to it' : 'The other anchor',
+              title: first === id ? 'Anchor' : 'The other anchor',
               look: 'From the knot of the rope to every point of the anchor.',
               touch: 'Pull hard at the rope and watch every point.',
-              question: 'What is the rope tied to?',
-              expected: metal ? 'The master point, or every point' : `The ${what}, and nothing else hangs there`,
-              others: metal
-                ? ['One point of it', 'Something that hangs on it']
-                : [`A worn or burnt ${what}`, 'Another rope hangs there'],
+              question: 'The rope is tied to:',
+              expected: metal ? 'The master point' : `The ${what} alone`,
+              others: metal ? ['One point of it', 'Something else'] : [`A worn ${what}`, 'Another rope too'],
               why: 'The anchor with the rope on it is one of the three things that go wrong most.',
               sources: ['practice-hook-up'],
             })
           : item({
               ...shared,
-              title: first === id ? 'Anchor, with the rope through it' : 'The other anchor',
+              title: first === id ? 'Anchor' : 'The other anchor',
               look: `Follow the rope through the ${what}.`,
               touch: runs
                 ? 'Pull one strand and see the other one move.'
                 : 'Pull hard at the rope and watch every point.',
-              question: 'What does the rope run through?',
-              expected: metal ? 'Metal only' : `The ${what}, and nothing else runs in it`,
-              others: metal
-                ? ['A sling or cord', 'Metal and a sling']
-                : [`A worn or burnt ${what}`, 'Another rope runs in it'],
+              question: 'The rope runs through:',
+              expected: metal ? 'Metal only' : `The ${what} alone`,
+              others: metal ? ['A sling or cord', 'Metal and a sling'] : [`A worn ${what}`, 'Another rope too'],
               why: 'The anchor with the rope through it is one of the three things that go wrong most.',
               sources: ['practice-hook-up', 'practice-metal-on-metal'],
             }),
-      item({
-        id: itemId('anchor-points', id, first),
-        part: id,
-        title: first === id ? 'Points of the anchor' : 'Points of the other anchor',
-        look: 'Every point behind, and the rock or wood around it.',
-        touch: 'Pull at each by itself.',
-        question: 'How many points, each seen and pulled at, hold it?',
-        expected: points === 'one' ? 'One' : 'Two or more',
-        others: points === 'one' ? ['None that is beyond doubt'] : ['One', 'Two or more, one of them doubtful'],
-        why: 'Everything hangs on them.',
-        sources: ['practice-hook-up'],
-      }),
+      tree && id === setup.lines[0]!.anchor
+        ? treeTried(id)
+        : item({
+            id: itemId('anchor-points', id, first),
+            part: id,
+            title: first === id ? 'Anchor' : 'The other anchor',
+            look: 'Every point behind, and the rock or wood around it.',
+            touch: 'Pull at each by itself.',
+            question: 'Points seen and pulled at:',
+            expected: points === 'one' ? 'One' : 'Two or more',
+            others: points === 'one' ? ['None beyond doubt'] : ['One', 'One in doubt'],
+            why: 'Everything hangs on them.',
+            sources: ['practice-hook-up'],
+          }),
     ];
   });
 }
@@ -101,7 +121,7 @@ function joint({ joint: { id, knot } }: LineOf<'doubled'>): CheckItem[] {
       title: 'Knot between the ropes',
       look: 'Shape of the knot.',
       touch: 'Pull all four strands tight, one after the other.',
-      question: 'What joins the ropes?',
+      question: 'The ropes are joined by:',
       expected: `${name}, dressed and tight`,
       others: ['Another knot', `${name}, crossed or loose`],
       why: 'The knot must hold, and must not catch when the rope is pulled.',
@@ -109,12 +129,12 @@ function joint({ joint: { id, knot } }: LineOf<'doubled'>): CheckItem[] {
     item({
       ...shared,
       id: 'joining-tails',
-      title: 'Tails of that knot',
+      title: 'Knot between the ropes',
       look: 'Both tails.',
       touch: 'Measure each along the forearm.',
-      question: 'How long is the shorter tail?',
+      question: 'Its shorter tail is:',
       expected: '30 cm or more',
-      others: ['A hand’s width', 'Shorter than that'],
+      others: ['A hand’s width', 'Shorter'],
       why: 'A knot that rolls eats its tails.',
     }),
     item({
@@ -123,9 +143,9 @@ function joint({ joint: { id, knot } }: LineOf<'doubled'>): CheckItem[] {
       title: 'Strand to be pulled',
       look: 'On which side of the anchor the knot lies.',
       touch: 'Say its colour to each other.',
-      question: 'Which strand will be pulled?',
-      expected: 'The one with the knot on its side; we said its colour',
-      others: ['The other one', 'It was not agreed'],
+      question: 'Pulled will be:',
+      expected: 'The one on the side of the knot',
+      others: ['The other one', 'Not agreed'],
       why: 'Pulled at the other strand, the knot jams in the rings.',
     }),
   ];
@@ -139,9 +159,9 @@ function middle({ id, ropeA, middleMissM }: LineOf<'doubled'>): CheckItem {
     title: 'Middle of the rope',
     look: marked ? 'Where the middle mark lies.' : 'Both ends together, flaked side by side up to the anchor.',
     touch: 'Hold the place in the hand.',
-    question: 'How far is the middle from the anchor?',
+    question: 'The middle lies:',
     expected: 'At the anchor, within {miss}',
-    others: ['Further away than {miss}', marked ? 'The mark was not found' : 'It was guessed'],
+    others: ['Farther away', marked ? 'The mark was not found' : 'It was guessed'],
     numbers: [
       { key: 'miss', label: 'Miss allowed for', quantity: 'lengthM', value: exactly(Math.max(0.1, middleMissM)) },
     ],
@@ -160,9 +180,9 @@ function fastened(ctx: Context, { id, fastening }: LineOf<'fixed'>): CheckItem[]
         title: 'Knot of the rope at the anchor',
         look: 'Shape of the knot, its tail, and what it is tied to.',
         touch: 'Pull hard at the rope you hang on.',
-        question: 'What did the knot do?',
-        expected: 'Finished, long tail, drew tight and stayed',
-        others: ['Not finished, or a short tail', 'It moved at the anchor'],
+        question: 'Pulled, the knot is:',
+        expected: 'Tight, long tail, still there',
+        others: ['Unfinished, or short tail', 'Moving at the anchor'],
         why: 'Everything on this rope hangs on that knot.',
         sources: ['practice-hook-up'],
       }),
@@ -175,8 +195,8 @@ function fastened(ctx: Context, { id, fastening }: LineOf<'fixed'>): CheckItem[]
       title: 'Blocked strand',
       look: 'The knot against the rings, and on which strand it sits.',
       touch: 'Pull hard at the strand you go down, then at the other one.',
-      question: 'Which strand drew the knot against the rings?',
-      expected: 'The one I go down',
+      question: 'The knot was drawn up by:',
+      expected: 'The strand I go down',
       others: ['The other one', 'Neither'],
       why: 'The strand with the knot runs out of the rings.',
       sources: ['practice-blocked-rope'],
@@ -184,12 +204,12 @@ function fastened(ctx: Context, { id, fastening }: LineOf<'fixed'>): CheckItem[]
     item({
       id: itemId('fastening', id, first.id),
       part: fastening.id,
-      title: 'Connector through the knot',
+      title: 'Blocked strand',
       look: 'It goes through the knot and around the strand you go down.',
       touch: 'Press its gate.',
-      question: 'What keeps the knot out of the rings?',
+      question: 'It is kept out of the rings by:',
       expected: 'A connector around my strand',
-      others: ['Only the knot', 'A connector around the other strand'],
+      others: ['Only the knot', 'A connector, other strand'],
       why: 'A knot can be drawn through wide rings.',
       sources: ['practice-blocked-rope'],
     }),
@@ -208,9 +228,9 @@ function ends({ setup }: Context, line: RigLine): CheckItem[] {
         title: 'Rope ends',
         look: `Both ends ${place}; where they cannot be seen, both knots before they were thrown.`,
         touch: 'Each knot, or the hand of the one who tied it.',
-        question: 'Which ends carry a stopper knot?',
-        expected: 'Both are knotted',
-        others: ['Only one is knotted', 'Neither is knotted'],
+        question: 'A stopper knot is in:',
+        expected: 'Both ends',
+        others: ['One of them', 'Neither'],
         why: 'A knot keeps the device from running off a rope that is too short.',
         sources: ['practice-ends-closed'],
       }),
@@ -228,9 +248,9 @@ function ends({ setup }: Context, line: RigLine): CheckItem[] {
           ? `The end ${place}; where it cannot be seen, its knot before it was thrown.`
           : 'The other end of the rope, on the ground or in the hand.',
       touch: tied ? 'The knot at the harness of whoever holds it.' : 'The knot, or the hand of the one who tied it.',
-      question: 'What closes it?',
-      expected: tied ? 'Somebody is tied into it' : 'A stopper knot with a long tail',
-      others: ['Nothing', tied ? 'Only a knot' : 'A short tail'],
+      question: 'It is closed by:',
+      expected: tied ? 'Somebody tied into it' : 'A stopper knot, long tail',
+      others: ['Nothing', tied ? 'Only a knot' : 'A knot, short tail'],
       why: 'An open end runs through the device when the rope is too short.',
       sources: ['practice-ends-closed'],
     }),
@@ -242,7 +262,7 @@ function ends({ setup }: Context, line: RigLine): CheckItem[] {
             title: first.id === line.id ? 'Weight on the rope' : 'Weight on the second rope',
             look: 'The weight at the end of the rope, where it hangs.',
             touch: 'Lift the rope and let go: it falls straight again.',
-            question: 'What hangs on the end?',
+            question: 'On the end hangs:',
             expected: 'A weight, clear of the ground',
             others: ['Nothing', 'A weight that stands on the ground'],
             why: 'The rope runs through the grabs only when something pulls it down. Otherwise slack gathers above you.',
@@ -252,3 +272,18 @@ function ends({ setup }: Context, line: RigLine): CheckItem[] {
       : []),
   ];
 }
+
+/** In a tree the point is tried from the ground by two. */
+const treeTried = (anchor: string): CheckItem =>
+  item({
+    id: 'tree-tried',
+    part: anchor,
+    title: 'Anchor',
+    look: 'At limb, stem and roots while the line is loaded; the fork through glasses or from two sides.',
+    touch: 'Bounce on the line together, from the ground.',
+    question: 'Bounced on by:',
+    expected: 'Two, nothing moved',
+    others: ['One, nothing moved', 'Something moved', 'Nobody'],
+    why: 'Two from the ground load the tie-in point more than one will up there.',
+    sources: ['practice-tree-point'],
+  });

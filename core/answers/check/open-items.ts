@@ -100,6 +100,71 @@ const SEEN: Partial<Record<FindingCode, Observation>> = {
     expected: 'Less than five metres, and it cannot enter the device',
     others: ['Further than that', 'There is none'],
   },
+  'connector.way-unsaid': {
+    question: 'With the load on: how do device and connector lie?',
+    expected: 'As the maker shows, nothing against the gate',
+    others: ['Another way', 'It was not tried'],
+  },
+  'connector.pair-no-room': {
+    question: 'Both clipped in: how do the connectors hang?',
+    expected: 'Both swing freely, both gates shut',
+    others: ['One sticks or lies on the other', 'It was not tried'],
+  },
+  'fit.cam-held': {
+    question: 'The device loaded: what touches its cam?',
+    expected: 'Nothing',
+    others: ['Hand, rope or clothing', 'Rock or another part'],
+  },
+  'solo.fall': {
+    question: 'Taken in as it will be: how much slack is above you?',
+    expected: 'Less than a forearm’s length',
+    others: ['More than that', 'It was not tried'],
+  },
+  'tree.bridge': {
+    question: 'Looked over along its whole length: what of the bridge?',
+    expected: 'No fray, no cut, no melted place; its knots hold',
+    others: ['A place that is not as the rest', 'It was not looked over'],
+  },
+  'tree.eyes': {
+    question: 'Where do the end of the line and the device hang?',
+    expected: 'Each on a connector of its own',
+    others: ['Both on one', 'It was not looked at'],
+  },
+  'tree.limb-slack': {
+    question: 'Tried low: coming back along a limb, what did the line do?',
+    expected: 'It was taken in all the way',
+    others: ['It hung slack', 'It was not tried'],
+  },
+  'tree.over-limb': {
+    question: 'Shaken from the ground: what does the loaded line bend over?',
+    expected: 'Nothing',
+    others: ['A limb', 'It cannot be seen'],
+  },
+  'tree.second': {
+    question: 'What holds beside the line while you work?',
+    expected: 'A lanyard round the stem, or a second line',
+    others: ['Nothing', 'Not decided'],
+  },
+  'tree.limb-swing': {
+    question: 'Seen from out there: what would a slip swing you into?',
+    expected: 'Nothing: the way to the trunk is free',
+    others: ['Trunk, limb or stub', 'It cannot be seen'],
+  },
+  'rig.knot-below': {
+    question: 'Pushed up against the device: what does the knot do?',
+    expected: 'It stops there',
+    others: ['It goes in', 'It was not tried'],
+  },
+  'tree.side-load': {
+    question: 'Tried low: how does the device lie at a limb?',
+    expected: 'Free, in line with the rope',
+    others: ['Over the limb', 'It was not tried'],
+  },
+  'rig.not-judged': {
+    question: 'Who judged it here, and how?',
+    expected: 'One of us who was taught to, and it is right',
+    others: ['It is not right', 'Nobody could'],
+  },
   'rig.rope-size': {
     question: 'The mark at the rope end read, and the rope measured: what is wrong?',
     expected: 'A mistake in the entry, which is put right',

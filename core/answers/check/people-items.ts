@@ -1,4 +1,3 @@
-import { hanging } from '../redundancy/index.ts';
 import { standingAbove, type Context } from '../../rigs/elements/index.ts';
 import { hangingBy, type RigPerson } from '../../rigs/rig/index.ts';
 import type { CheckItem } from './check-item.ts';
@@ -9,70 +8,74 @@ export function peopleItems(ctx: Context): CheckItem[] {
   const { persons, attachments } = ctx.setup;
   const worn = persons.filter((p) => p.harness !== null);
   const first = worn[0];
-  const several = worn.length > 1;
   const brakers = persons.filter((p) => attachments.some((a) => a.end.kind === 'device' && a.end.hand === p.id));
   const heads = persons.filter((p) => p.item !== null);
   const above = standingAbove(ctx).filter((p) => p.item !== null);
   return [
-    ...heads.map((p) => helmet(p, heads[0]!)),
-    ...worn.flatMap((p) => [
-      item({
-        id: itemId('harness', p.harnessId, first!.harnessId),
-        part: p.harnessId,
-        title: several ? `${p.harness!.name}, on ${personName(p)}` : p.harness!.name,
-        look: 'Every buckle, closed as its maker shows.',
-        touch: 'Pull on the belt and on both leg loops.',
-        question: 'What did the buckles do?',
-        expected: 'All stayed closed, none slipped',
-        others: ['One slipped', 'One was not closed'],
-        why: 'The harness is one of the three things that go wrong most.',
-        sources: ['practice-hook-up'],
-      }),
-      item({
-        id: itemId('harness-belt', p.harnessId, first!.harnessId),
-        part: p.harnessId,
-        title: several ? `Waist belt of ${personName(p)}` : 'Waist belt',
-        look: 'Where the belt sits.',
-        touch: 'Pull it down with both hands.',
-        question: 'Where did the belt end up?',
-        expected: 'Above the hips',
-        others: ['On the hips', 'Over the hips'],
-        why: 'A belt that can be drawn over the hips lets a person fall out head down.',
-        sources: ['practice-hook-up'],
-      }),
+    ...persons.flatMap((p) => [
+      ...(p.item === null ? [] : [helmet(p, heads[0]!)]),
+      ...(p.harness === null ? [] : harnessItems(p, first!)),
     ]),
     ...above.map((p) => atEdge(p, above[0]!)),
-    ...brakers.flatMap((p) => [brakeHand(ctx, p, brakers[0]!), looseThings(ctx, p, brakers[0]!)]),
+    ...brakers.flatMap((p) => [brakeHand(ctx, p, brakers[0]!), looseThings(p, brakers[0]!)]),
   ];
 }
+
+const harnessItems = (p: RigPerson, first: RigPerson): CheckItem[] => [
+  item({
+    id: itemId('harness', p.harnessId, first.harnessId),
+    part: p.harnessId,
+    title: headingOf(p),
+    look: 'Every buckle, closed as its maker shows.',
+    touch: 'Pull on the belt and on both leg loops.',
+    question: 'Buckles, pulled:',
+    expected: 'Stay closed',
+    others: ['Slip', 'One is open'],
+    why: 'The harness is one of the three things that go wrong most.',
+    sources: ['practice-hook-up'],
+  }),
+  item({
+    id: itemId('harness-belt', p.harnessId, first.harnessId),
+    part: p.harnessId,
+    title: headingOf(p),
+    look: 'Where the belt sits.',
+    touch: 'Pull it down with both hands.',
+    question: 'Belt, pulled down:',
+    expected: 'Stays above the hips',
+    others: ['Slides over them'],
+    why: 'A belt that can be drawn over the hips lets a person fall out head down.',
+    sources: ['practice-hook-up'],
+  }),
+];
 
 /** Who belays from above stands where the others can fall. */
 const atEdge = (p: RigPerson, first: RigPerson): CheckItem =>
   item({
     id: itemId('edge-tied', p.id, first.id),
     part: p.id,
-    title: `${personName(p)} at the edge`,
+    title: `${headingOf(p)} at the edge`,
     look: 'What leads from the belayer’s harness to the anchor.',
     touch: 'Pull on it, away from the edge and towards it.',
-    question: 'How far did the pull let the belayer go?',
-    expected: 'Not as far as the edge',
-    others: ['As far as the edge', 'Nothing is attached'],
+    question: 'Pulled towards the edge, the belayer:',
+    expected: 'Stops short of it',
+    others: ['Gets to it', 'Is not attached'],
     why: 'A belayer who is pulled over the edge holds nobody.',
     sources: ['practice-edge'],
   });
 
 export const personName = (p: RigPerson): string => p.item?.name ?? `the ${p.role}`;
+const headingOf = (p: RigPerson): string => p.item?.name ?? `The ${p.role}`;
 
 const helmet = (p: RigPerson, first: RigPerson): CheckItem =>
   item({
     id: itemId('helmet', p.id, first.id),
     part: p.id,
-    title: `Helmet of ${personName(p)}`,
+    title: headingOf(p),
     look: 'On the head, level, the strap under the chin.',
     touch: 'Push it up from the front and from behind.',
-    question: 'What did the helmet do?',
-    expected: 'It stayed in place',
-    others: ['It moved', 'There is none'],
+    question: 'Helmet, pushed up:',
+    expected: 'Stays in place',
+    others: ['Moves', 'There is none'],
     why: 'Rockfall and dropped gear hit whoever climbs and whoever stands below.',
     sources: ['practice-helmet'],
   });
@@ -88,10 +91,10 @@ function brakeHand(ctx: Context, p: RigPerson, first: RigPerson): CheckItem {
   return item({
     id: itemId('brake-hand', p.handId, first.handId),
     part: p.handId,
-    title: first === p && own ? 'Brake hand' : `Brake hand of ${personName(p)}`,
+    title: `${headingOf(p)} at the device`,
     look: `Which hand lies on ${where}.`,
-    touch: `Lay the ${hand} hand on ${where}.`,
-    question: 'Which hand is on the brake strand?',
+    touch: `Take ${where}, as when it is used.`,
+    question: 'On the brake strand lies:',
     expected: Hand[hand],
     others: [Hand[hand === 'right' ? 'left' : 'right'], 'Neither'],
     why: 'The rig is made for this hand: hitch, gate and lever lie on its side.',
@@ -99,16 +102,16 @@ function brakeHand(ctx: Context, p: RigPerson, first: RigPerson): CheckItem {
   });
 }
 
-const looseThings = (ctx: Context, p: RigPerson, first: RigPerson): CheckItem =>
+const looseThings = (p: RigPerson, first: RigPerson): CheckItem =>
   item({
     id: itemId('loose-things', p.handId, first.handId),
     part: p.handId,
-    title: first === p && hanging(ctx).length === 1 ? 'Hair and clothing' : `Hair and clothing of ${personName(p)}`,
+    title: `${headingOf(p)} at the device`,
     look: 'Hair, straps, jacket and gloves near the device.',
     touch: 'Tuck in and tie back what hangs.',
-    question: 'What hangs where the device could pull it in?',
-    expected: 'Nothing',
-    others: ['Hair or a strap', 'Jacket or glove'],
+    question: 'Hair, straps, gloves:',
+    expected: 'Clear of the device',
+    others: ['Near it'],
     why: 'A device pulls in what lies on the rope.',
     sources: ['practice-clear-of-device'],
   });

@@ -11,32 +11,29 @@ export function rescueItems(ctx: Context): CheckItem[] {
   const casualty = casualtyOf(ctx.setup);
   if (!casualty) return [];
   return linksOf(ctx, casualty.id).flatMap(({ attachment: a, end }, i) => {
-    const name = a.label.toLowerCase();
     const first = i === 0;
     const shared = { part: end.id, sources: ['practice-pick-off' as const] };
     return [
       item({
         ...shared,
         id: idAt(ctx.setup, 'link-to', a),
-        title: `Where the ${name} runs`,
+        title: a.label,
         look: 'From the casualty to you, along the whole sling.',
         touch: 'Follow it with the hand.',
-        question: 'Which two points does it join?',
-        expected: first
-          ? 'Belay loop of the casualty, and the connector of my device'
-          : 'Belay loop of the casualty, and mine',
-        others: ['It ends on a gear loop', 'Both links end in one connector', 'It is not there'],
+        question: 'It joins:',
+        expected: first ? 'Their belay loop and my device’s connector' : 'Their belay loop and mine',
+        others: ['One end on a gear loop', 'Both links in one connector', 'It is not there'],
         why: 'From there on it holds them when their own device is opened.',
       }),
       item({
         ...shared,
         id: idAt(ctx.setup, 'link-gates', a),
-        title: `Gates of the ${name}`,
+        title: a.label,
         look: 'At both its connectors.',
         touch: 'Press both gates.',
-        question: 'What did the gates do when pressed?',
-        expected: 'Both stayed shut',
-        others: ['One gave way', 'Both gave way', 'One cannot be reached'],
+        question: 'Its gates, pressed:',
+        expected: 'Both stay shut',
+        others: ['One gives way', 'Both give way', 'One is out of reach'],
         why: 'A casualty moves against them and cannot look.',
       }),
       ...(first
@@ -44,10 +41,10 @@ export function rescueItems(ctx: Context): CheckItem[] {
             item({
               ...shared,
               id: idAt(ctx.setup, 'link-tight', a),
-              title: `How tight the ${name} is`,
+              title: a.label,
               look: 'Along the sling while the casualty hangs where they are.',
               touch: 'Lift it with a finger.',
-              question: 'How far could the casualty drop onto it?',
+              question: 'The casualty could drop:',
               expected: 'Less than {most}',
               others: ['A hand’s width or more', 'A forearm or more'],
               why: 'Whoever drops onto a sling is stopped at once.',

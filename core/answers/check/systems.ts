@@ -59,7 +59,6 @@ const OF_KIND = {
   'brake-led': 'device',
   'extra-connector': 'device',
   'extra-gate': 'device',
-  'two-ropes': 'closed',
   extension: 'device',
   'hitch-wraps': 'device',
   'hitch-strands': 'device',

@@ -1,6 +1,6 @@
 import { literal } from '../../foundations/finding/index.ts';
 import type { Context } from '../../rigs/elements/index.ts';
-import { belaysFromHarness, hangingBy, type Attachment } from '../../rigs/rig/index.ts';
+import { belaysFromHarness, deviceOf, hangingBy, type Attachment } from '../../rigs/rig/index.ts';
 import { threshold } from '../../foundations/sources/index.ts';
 import { exactly } from '../../foundations/units/index.ts';
 import type { CheckItem } from './check-item.ts';
@@ -10,7 +10,9 @@ import { personName } from './people-items.ts';
 /** What is tried with weight, low above the ground or with something else still holding. */
 export function testItems(ctx: Context): CheckItem[] {
   const { attachments } = ctx.setup;
-  const devices = attachments.filter((a) => a.end.kind === 'device' && a.end.item !== null && a.use !== 'aid');
+  // A casualty tries nothing.
+  const tries = (a: Attachment) => !hangingBy(ctx.index, a).some((p) => p.role === 'casualty');
+  const devices = attachments.filter((a) => deviceOf(a)?.item && a.use !== 'aid' && tries(a));
   const hitches = attachments.filter((a) => a.end.kind === 'hitch' && a.end.item !== null);
   return [
     ...devices.flatMap((a) =>
@@ -24,6 +26,9 @@ export function testItems(ctx: Context): CheckItem[] {
   ];
 }
 
+const titleOf = (a: Attachment): string => (a.id === 'main' ? 'Weigh the device' : a.label);
+const tried = (a: Attachment, first: Attachment): string => (a === first ? 'Try the hitch' : a.label);
+
 const idOf = (ctx: Context, kind: 'weigh-device' | 'lanyard-on' | 'hold-person', a: Attachment) =>
   itemId(kind, a.id, ctx.setup.attachments.find((x) => x.end.kind === 'device')!.id);
 
@@ -33,16 +38,14 @@ function weigh(ctx: Context, a: Attachment): CheckItem[] {
     id: idOf(ctx, 'weigh-device', a),
     part: a.end.id,
     kind: 'function-test',
-    title: a.id === 'main' ? 'Weigh the device' : `Weigh the ${a.label.toLowerCase()}`,
+    title: titleOf(a),
     look: climbs
       ? 'Feet just off the ground, nothing below to fall onto.'
       : 'Your lanyard is still in the anchor. Nobody unclips it yet.',
-    touch: climbs
-      ? 'Sit into it and bounce three times, hands off.'
-      : 'Take all slack out, sit down on the device, brake hand on the rope.',
-    question: climbs ? 'What did it do?' : 'What carries you now?',
-    expected: climbs ? 'It held each time' : 'The device alone',
-    others: climbs ? ['It slipped before it held', 'It ran'] : ['Still the lanyard', 'Both'],
+    touch: climbs ? 'Sit into it and bounce three times, hands off.' : 'Slack out, brake hand on, sit down.',
+    question: climbs ? 'Bounced three times, it:' : 'You hang on:',
+    expected: climbs ? 'Holds each time' : 'The device alone',
+    others: climbs ? ['Slips, then holds', 'Runs'] : ['Still the lanyard', 'Both'],
     why: 'What was never loaded is not trusted.',
     sources: ['practice-hook-up', 'practice-slow'],
   });
@@ -53,11 +56,11 @@ function weigh(ctx: Context, a: Attachment): CheckItem[] {
       id: idOf(ctx, 'lanyard-on', a),
       part: a.end.id,
       kind: 'function-test',
-      title: 'Lanyard',
+      title: titleOf(a),
       look: 'Its connector in the anchor, while the device carries.',
-      touch: 'Pull at it: it is slack.',
-      question: 'Where is the lanyard now?',
-      expected: 'Slack, still clipped to the anchor',
+      touch: 'Pull at it.',
+      question: 'Lanyard:',
+      expected: 'Slack, still clipped',
       others: ['Off already', 'Tight'],
       why: 'Until device and hitch were weighed it is what holds.',
       sources: ['practice-hook-up'],
@@ -74,10 +77,10 @@ function holdPerson(ctx: Context, a: Attachment): CheckItem {
     kind: 'function-test',
     title: 'Take the weight',
     look: `${person ? literal(personName(person)) : 'The person'} still stands, or hangs on something else.`,
-    touch: 'Take all slack in, brake hand on, and let the person lean back with full weight.',
-    question: 'What did the rope do in the device?',
-    expected: 'It held',
-    others: ['It crept through the device', 'The hand had to pull with all its force'],
+    touch: 'Slack in, brake hand on. The other leans back with full weight.',
+    question: 'In the device the rope:',
+    expected: 'Holds',
+    others: ['Creeps', 'Holds only by all the hand’s force'],
     why: 'What was never loaded is not trusted.',
     sources: ['practice-hook-up', 'practice-lowering'],
   });
@@ -88,12 +91,12 @@ function bites({ setup }: Context, a: Attachment, first: Attachment): CheckItem 
     id: itemId('hitch-bites', a.id, first.id),
     part: a.end.id,
     kind: 'function-test',
-    title: a === first ? 'Hitch bites' : `${a.label} bites`,
+    title: tried(a, first),
     look: `The hand stays on the rope below the hitch.${setup.site.steepness === 'low' ? ' At this angle the hitch has to be pushed down.' : ' On ground this steep the hitch runs easily.'}`,
-    touch: 'Let the hitch take the rope, and ease the hand.',
-    question: 'What did the hitch do?',
-    expected: 'It gripped',
-    others: ['It slipped', 'It slipped, then gripped'],
+    touch: 'Load it.',
+    question: 'Hand eased, it:',
+    expected: 'Grips',
+    others: ['Slips', 'Slips, then grips'],
     why: 'A hitch that was not seen to bite is not a backup.',
     sources: ['practice-hitch-test', 'practice-hitch-angle'],
   });
@@ -104,12 +107,12 @@ const letsGo = (a: Attachment, first: Attachment): CheckItem =>
     id: itemId('hitch-lets-go', a.id, first.id),
     part: a.end.id,
     kind: 'function-test',
-    title: a === first ? 'Hitch lets go' : `${a.label} lets go`,
+    title: tried(a, first),
     look: 'The wraps, while the hitch is loaded.',
-    touch: 'Push the hitch down with one hand.',
-    question: 'What did the loaded hitch do when it was pushed?',
-    expected: 'It let go',
-    others: ['It would not let go', 'It was not pushed'],
+    touch: 'Push it down with one hand.',
+    question: 'Pushed, it:',
+    expected: 'Lets go',
+    others: ['Does not', 'Not pushed'],
     why: 'A hitch that does not let go leaves you hanging.',
     sources: ['practice-hitch-test'],
   });
@@ -128,14 +131,14 @@ function clearance(a: Attachment, first: Attachment, knee: boolean): CheckItem {
     id: itemId(knee ? 'hitch-clear-knee' : 'hitch-clear', a.id, first.id),
     part: a.end.id,
     kind: 'function-test',
-    title: knee ? 'Hitch stays clear, knee raised' : 'Hitch stays clear of the device',
+    title: 'Gap to the device',
     look: 'The gap between the wraps and the device, hitch loaded.',
     touch: knee
       ? 'Raise the knee on that side as high as it goes.'
       : 'Lean back, and pull the hitch up as far as it goes.',
-    question: 'How much room is left?',
-    expected: knee ? 'At least three fingers ({margin})' : 'At least a hand’s width ({margin})',
-    others: [knee ? 'Less than three fingers' : 'Less than a hand’s width', 'It touches'],
+    question: knee ? 'Knee raised, it is:' : 'Leaned back, it is:',
+    expected: knee ? 'Three fingers ({margin}) or more' : 'A hand’s width ({margin}) or more',
+    others: ['Less', 'They touch'],
     numbers: [
       {
         key: 'margin',

@@ -11,18 +11,6 @@ export function treeItems({ setup }: Context): CheckItem[] {
   if (!tree) return [];
   const line = setup.lines[0]!;
   return [
-    item({
-      id: 'tree-tried',
-      part: line.anchor,
-      title: 'Tie-in point',
-      look: 'At limb, stem and roots while the line is loaded; the fork through glasses or from two sides.',
-      touch: 'Bounce on the line together, from the ground.',
-      question: 'How many bounced on the line, and did anything move?',
-      expected: 'Two, and nothing moved',
-      others: ['One, and nothing moved', 'Something moved, or cracked', 'Nobody'],
-      why: 'Two from the ground load the tie-in point more than one will up there.',
-      sources: ['practice-tree-point'],
-    }),
     // Where it does, or nobody has said, that is asked as what was found.
     ...(tree.overLimb === 'none'
       ? [
@@ -32,7 +20,7 @@ export function treeItems({ setup }: Context): CheckItem[] {
             title: 'Where the line runs',
             look: 'Along the loaded line from the tie-in down, from two sides.',
             touch: 'Shake a wave up the line.',
-            question: 'Over how many limbs does the loaded line bend below its tie-in?',
+            question: 'Limbs that the loaded line bends over:',
             expected: 'None',
             others: ['One', 'More than one', 'It cannot be seen'],
             why: 'Friction there hides slack, which comes out at once.',
@@ -48,7 +36,7 @@ export function treeItems({ setup }: Context): CheckItem[] {
             title: 'Lanyard',
             look: 'At both its ends, and its adjuster.',
             touch: 'Put it round the stem here, and lean in.',
-            question: 'What is it clipped to?',
+            question: 'It is clipped to:',
             expected: 'Points of its own on the harness, locked',
             others: ['The point that the line is on', 'A gear loop', 'It is not here'],
             why: 'Nobody cuts, and nobody changes, on one attachment.',
@@ -68,12 +56,12 @@ function changeItems({ persons, attachments }: Context['setup']): CheckItem[] {
       id: 'tree-rehearsed',
       part: persons[0]!.id,
       kind: 'function-test',
-      title: 'The change from hitch to device',
+      title: 'From hitch to device',
       look: 'Hitch above, device below it, both on this line.',
-      touch: 'Change over and go down the last bit, with everything that you take up.',
-      question: 'How high above the ground was the change rehearsed?',
-      expected: 'Half a metre',
-      others: ['It was not rehearsed', 'Only on another line, or with another device'],
+      touch: 'Change over low, with all you take up.',
+      question: 'It was rehearsed:',
+      expected: 'Half a metre up, on this line',
+      others: ['Not at all', 'With another line or device'],
       why: 'Up there the hands are tired, and what does not reach is found too late.',
       sources: ['practice-tree-point'],
     }),
@@ -83,7 +71,7 @@ function changeItems({ persons, attachments }: Context['setup']): CheckItem[] {
       title: 'What keeps the device',
       look: 'At the device while its connector is open.',
       touch: 'Let go of it.',
-      question: 'What holds the device when it slips out of the hand?',
+      question: 'Let go of, the device is held by:',
       expected: 'Its tether',
       others: ['Nothing', 'It was not tried'],
       why: 'A device that falls is gone, and it falls on somebody.',

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { assess } from '../../answers/assess/index.ts';
-import { buildCheck, mayBeAccepted } from '../../answers/check/index.ts';
+import { askedOf, buildCheck, mayBeAccepted, type Half } from '../../answers/check/index.ts';
 import { withFields, withItem } from '../../rigs/rig/index.ts';
 import { changed, club, rappelDouble, SETUPS, variedSetups } from '../../samples/index.ts';
 import {
@@ -9,20 +9,21 @@ import {
   checkRecordSchema,
   endCheck,
   itemStatus,
+  looksFor,
   nextItem,
+  nextLook,
   putRight,
   quickAnswers,
   sawEvent,
   withEvent,
   type CheckRecord,
-  type Who,
 } from './index.ts';
 
 const AT = '2026-05-01T10:00:00.000Z';
 const items = buildCheck(rappelDouble, assess(rappelDouble).findings);
 const start = (mode: CheckRecord['mode']): CheckRecord =>
   beginCheck({ id: 'c1', mode, setup: rappelDouble, verdict: 'clear', items, startedAt: AT });
-const saw = (record: CheckRecord, index: number, who: Who, good = true) =>
+const saw = (record: CheckRecord, index: number, who: Half, good = true) =>
   withEvent(record, sawEvent(items[index]!, who, good ? items[index]!.expected : items[index]!.others[0]!, AT));
 const state = (record: CheckRecord, index = 0) => itemStatus(record, items[index]!);
 
@@ -31,14 +32,51 @@ describe('a check', () => {
     expect(state(saw(start('alone'), 0, 'climber')).state).toBe('done'));
 
   it('face to face: both must confirm on their own half', () => {
-    const one = saw(saw(start('face-to-face'), 0, 'climber'), 0, 'climber');
-    expect(state(one)).toMatchObject({ state: 'open', confirmed: ['climber'] });
-    expect(state(saw(one, 0, 'partner')).state).toBe('done');
+    const at = items.findIndex((i) => i.id === 'rope-ends');
+    const one = saw(saw(start('face-to-face'), at, 'climber'), at, 'climber');
+    expect(state(one, at)).toMatchObject({ state: 'open', confirmed: ['climber'] });
+    expect(state(saw(one, at, 'partner'), at).state).toBe('done');
+  });
+
+  it('face to face: what somebody wears is looked at by the other', () => {
+    const at = items.findIndex((i) => i.id === 'harness');
+    const own = saw(start('face-to-face'), at, 'climber');
+    expect(state(own, at).state).toBe('open');
+    expect(state(saw(own, at, 'partner'), at).state).toBe('done');
+    const theirs = items.findIndex((i) => i.id === 'helmet:partner');
+    expect(state(saw(start('face-to-face'), theirs, 'climber'), theirs).state).toBe('done');
+  });
+
+  it('each goes from look to look at their own pace; what failed stands before both', () => {
+    const first = (record: CheckRecord, half: Half) => nextLook(record, half)?.map((i) => i.id);
+    let record = start('face-to-face');
+    expect(first(record, 'climber')).toEqual(['helmet:partner']);
+    expect(first(record, 'partner')).toEqual(['helmet', 'harness', 'harness-belt']);
+    record = saw(record, 0, 'partner');
+    expect(first(record, 'partner')).toEqual(['helmet', 'harness', 'harness-belt']);
+    const ends = items.findIndex((i) => i.id === 'rope-ends');
+    record = saw(record, ends, 'climber', false);
+    expect([first(record, 'climber'), first(record, 'partner')]).toEqual([['rope-ends'], ['rope-ends']]);
+    record = putRight(record, items[ends]!, 'knotted', AT);
+    for (const half of ['climber', 'partner'] as const)
+      for (const item of looksFor(record, half).flat()) record = saw(record, items.indexOf(item), half);
+    expect([first(record, 'climber'), first(record, 'partner'), nextItem(record)]).toEqual([
+      undefined,
+      undefined,
+      null,
+    ]);
   });
 
   it('an unexpected answer fails the item for both, and only a repair opens it again', () => {
     let record = saw(saw(start('face-to-face'), 0, 'climber'), 0, 'partner', false);
-    expect(state(record)).toMatchObject({ state: 'failed', failedAnswer: items[0]!.others[0], confirmed: [] });
+    expect(state(record)).toMatchObject({
+      state: 'failed',
+      answers: [
+        { who: 'climber', answer: items[0]!.expected },
+        { who: 'partner', answer: items[0]!.others[0] },
+      ],
+      confirmed: [],
+    });
     record = saw(saw(record, 0, 'climber'), 0, 'partner');
     expect(state(record).state).toBe('failed');
     record = withEvent(record, { type: 'fixed', itemId: items[0]!.id, note: 'buckle closed', at: AT });
@@ -103,7 +141,7 @@ describe('a check', () => {
   it('never completes with a failed or unseen item, whatever happened in whatever order', () => {
     const event = fc.record({
       index: fc.nat({ max: items.length - 1 }),
-      who: fc.constantFrom<Who>('climber', 'partner'),
+      who: fc.constantFrom<Half>('climber', 'partner'),
       good: fc.boolean(),
     });
     fc.assert(
@@ -114,7 +152,11 @@ describe('a check', () => {
         // the right one.
         const done = items.every((_, i) => {
           const mine = events.filter((e) => e.index === i);
-          return mine.every((e) => e.good) && new Set(mine.map((e) => e.who)).size === 2;
+          return (
+            mine.length > 0 &&
+            mine.every((e) => e.good) &&
+            askedOf(items[mine[0]!.index]!, rappelDouble).every((half) => mine.some((e) => e.who === half))
+          );
         });
         expect(ended.outcome === 'complete').toBe(done);
       }),
@@ -157,7 +199,7 @@ describe('what the assessment left open', () => {
   });
 
   const record: CheckRecord = { ...start('face-to-face'), setup: icy, verdict: 'mind', items: minded };
-  const accept = (r: CheckRecord, who: Who, reason = 'Ten metres, and belayed from above.') =>
+  const accept = (r: CheckRecord, who: Half, reason = 'Ten metres, and belayed from above.') =>
     withEvent(r, { type: 'accepted', itemId: minded[0]!.id, who, reason, at: AT });
   it('a known risk is accepted by each by name, and stays in the record', () => {
     expect(minded.length).toBeGreaterThan(0);
@@ -188,12 +230,18 @@ describe('what the assessment left open', () => {
 
 describe('quickAnswers', () => {
   const at = (seconds: number) => new Date(Date.parse(AT) + seconds * 1000).toISOString();
-  const answered = (...answers: readonly (readonly [who: Who, seconds: number])[]): CheckRecord => ({
+  const answered = (...answers: readonly (readonly [who: Half, seconds: number])[]): CheckRecord => ({
     ...start('face-to-face'),
     events: answers.map(([who, seconds], i) => sawEvent(items[i]!, who, items[i]!.expected, at(seconds))),
   });
-  it('are those within two seconds of the one before', () =>
-    expect(quickAnswers(answered(['climber', 5], ['climber', 6.5], ['climber', 8.5]))).toHaveLength(1));
+  it('are those within two seconds of the look before; what one look answers takes a tap each', () => {
+    // Three answers of one look, then another thing.
+    const after = (seconds: number) =>
+      quickAnswers(answered(['partner', 5], ['partner', 5.8], ['partner', 6.6], ['partner', seconds]));
+    expect(after(8.7)).toEqual([]);
+    expect(after(8)).toHaveLength(1);
+    expect(quickAnswers(answered(['partner', 5], ['partner', 5.3]))).toHaveLength(1);
+  });
   it('the first one counts from the beginning', () => expect(quickAnswers(answered(['climber', 1]))).toHaveLength(1));
   it('two people answer side by side', () =>
     expect(quickAnswers(answered(['climber', 5], ['partner', 5.5], ['climber', 9], ['partner', 9.1]))).toEqual([]));

@@ -1,6 +1,6 @@
-import { againAfter, type CheckItem } from '../../answers/check/index.ts';
-import type { CheckEvent, Who } from './events.ts';
-import { itemStatus } from './item-status.ts';
+import { againAfter, halvesOf, isOpen, looksOf, type CheckItem, type Half } from '../../answers/check/index.ts';
+import type { CheckEvent } from './events.ts';
+import { confirmers, itemStatus, type Answered } from './item-status.ts';
 import type { CheckRecord } from './check-record.ts';
 
 type Begun = Pick<CheckRecord, 'id' | 'mode' | 'setup' | 'verdict' | 'items' | 'startedAt'> &
@@ -18,12 +18,32 @@ export const beginCheck = (begun: Begun): CheckRecord => ({
   note: '',
 });
 
-/** The item to stand before: the first that is not done, or null when all are. */
-export const nextItem = (record: Pick<CheckRecord, 'mode' | 'events' | 'items'>): CheckItem | null =>
+type Running = Answered & Pick<CheckRecord, 'items'>;
+/** The first item that is not done, or null when all are. */
+export const nextItem = (record: Running): CheckItem | null =>
   record.items.find((item) => itemStatus(record, item).state !== 'done') ?? null;
 
+/** What the plan left open and nobody has answered yet: that comes before the check. */
+export const openBefore = (record: Running): CheckItem[] =>
+  record.items.filter((item) => isOpen(item) && itemStatus(record, item).state !== 'done');
+
+/** What one of the two is asked for, look by look. */
+export const looksFor = (record: Omit<Running, 'events'>, half: Half): CheckItem[][] =>
+  looksOf(record.items.filter((item) => !isOpen(item) && confirmers(record, item).includes(half)));
+
+/**
+ * The look that one of the two stands before: where something failed, that, for both; else the first in which they
+ * have something to answer. null: there is nothing left for them.
+ */
+export function nextLook(record: Running, half: Half): CheckItem[] | null {
+  const failed = record.items.find((item) => itemStatus(record, item).state === 'failed');
+  if (failed) return [failed];
+  const waits = (item: CheckItem) => !itemStatus(record, item).confirmed.includes(half);
+  return looksFor(record, half).find((look) => look.some(waits)) ?? null;
+}
+
 /** The event of an answer. */
-export const sawEvent = (item: CheckItem, who: Who, answer: string, at: string): CheckEvent => ({
+export const sawEvent = (item: CheckItem, who: Half, answer: string, at: string): CheckEvent => ({
   type: 'saw',
   itemId: item.id,
   who,
@@ -65,12 +85,8 @@ export function endCheck(record: CheckRecord, outcome: 'complete' | 'abandoned',
   return { ...record, outcome, endedAt: notBefore(record, at) };
 }
 
-/**
- * Names of the two who check each other: who hangs first, and who belays, follows or comes along. null: nobody is
- * chosen.
- */
-export const checkers = ({ persons }: CheckRecord['setup']): { climber: string | null; partner: string | null } => {
-  const [first, ...others] = persons;
-  const other = others.find((p) => p.role === 'belayer') ?? others[0];
-  return { climber: first?.item?.name ?? null, partner: other?.item?.name ?? null };
+/** Names of the two who check each other. null: nobody is chosen. */
+export const checkers = (setup: Pick<CheckRecord['setup'], 'persons'>): Readonly<Record<Half, string | null>> => {
+  const { climber, partner } = halvesOf(setup);
+  return { climber: climber?.item?.name ?? null, partner: partner?.item?.name ?? null };
 };

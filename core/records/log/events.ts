@@ -1,15 +1,13 @@
 import { z } from 'zod';
+import { HALVES } from '../../answers/check/index.ts';
 import { instantSchema } from '../../things/gear/index.ts';
-
-export const WHO = ['climber', 'partner'] as const;
-export type Who = (typeof WHO)[number];
 
 /** What happened during a check, in order. Nothing is taken back: a failed item stays in the record with its repair. */
 export const checkEventSchema = z.discriminatedUnion('type', [
   z.strictObject({
     type: z.literal('saw'),
     itemId: z.string(),
-    who: z.enum(WHO),
+    who: z.enum(HALVES),
     answer: z.string(),
     asExpected: z.boolean(),
     at: instantSchema,
@@ -26,7 +24,7 @@ export const checkEventSchema = z.discriminatedUnion('type', [
   z.strictObject({
     type: z.literal('accepted'),
     itemId: z.string(),
-    who: z.enum(WHO),
+    who: z.enum(HALVES),
     reason: z.string().trim().min(5).max(300),
     at: instantSchema,
   }),

@@ -1,5 +1,16 @@
-export { beginCheck, checkers, endCheck, nextItem, putRight, sawEvent, withEvent } from './check-run.ts';
-export { checkEventSchema, WHO, type CheckEvent, type Who } from './events.ts';
+export {
+  beginCheck,
+  checkers,
+  endCheck,
+  looksFor,
+  nextItem,
+  nextLook,
+  openBefore,
+  putRight,
+  sawEvent,
+  withEvent,
+} from './check-run.ts';
+export { checkEventSchema, type CheckEvent } from './events.ts';
 export { confirmers, itemStatus, type ItemState, type ItemStatus } from './item-status.ts';
 export { quickAnswers } from './pace.ts';
 export { goOn, isAbout, setupAfter, WHOLE_BECAUSE, type GoOn } from './go-on.ts';

@@ -1,47 +1,59 @@
-import { WHO, type CheckEvent, type Who } from './events.ts';
+import { askedOf, isOpen, type CheckItem, type Half } from '../../answers/check/index.ts';
+import type { Setup } from '../../rigs/rig/index.ts';
+import type { CheckEvent } from './events.ts';
 
 export type ItemState = 'open' | 'failed' | 'done';
 
 export interface ItemStatus {
   readonly state: ItemState;
   /** Who has confirmed since the last repair. */
-  readonly confirmed: readonly Who[];
-  /** The answer that failed it, when it is failed. */
-  readonly failedAnswer: string | null;
+  readonly confirmed: readonly Half[];
+  /** What each said since the last repair, in their order; what failed it among it. */
+  readonly answers: readonly { readonly who: Half; readonly answer: string }[];
 }
 
-export type CheckMode = 'alone' | 'face-to-face';
+type Asked = Pick<CheckItem, 'id' | 'part'>;
+export interface Answered {
+  readonly mode: 'alone' | 'face-to-face';
+  readonly setup: Setup;
+  readonly events: readonly CheckEvent[];
+}
 
-/** Who has to confirm each item. */
-export const confirmers = (mode: CheckMode): readonly Who[] => (mode === 'alone' ? ['climber'] : WHO);
+/** Who has to confirm an item. */
+export const confirmers = ({ mode, setup }: Pick<Answered, 'mode' | 'setup'>, item: Asked): readonly Half[] =>
+  mode === 'alone' ? ['climber'] : askedOf(item, setup);
 
 /**
  * State of one item, replayed from the events: an unexpected answer fails it; what somebody accepts by name counts as
  * confirmed by them; only a repair opens it again, and then everybody confirms anew; so they do what is looked at again
  * because something beside it was put right. Answers given while it is failed do not count.
  */
-export function itemStatus(
-  record: { readonly mode: CheckMode; readonly events: readonly CheckEvent[] },
-  item: { readonly id: string },
-): ItemStatus {
-  let failedAnswer: string | null = null;
-  let confirmed: Who[] = [];
-  for (const event of record.events) {
-    if (event.itemId !== item.id) continue;
-    if (event.type === 'fixed') {
-      failedAnswer = null;
-      confirmed = [];
-    } else if (event.type === 'again') {
-      confirmed = [];
-    } else if (failedAnswer === null) {
-      if (event.type === 'saw' && !event.asExpected) {
-        failedAnswer = event.answer;
-        confirmed = [];
-      } else if (!confirmed.includes(event.who)) {
-        confirmed.push(event.who);
-      }
-    }
-  }
-  const done = failedAnswer === null && confirmers(record.mode).every((who) => confirmed.includes(who));
-  return { state: failedAnswer !== null ? 'failed' : done ? 'done' : 'open', confirmed, failedAnswer };
+export function itemStatus(record: Answered, item: Asked): ItemStatus {
+  const told = record.events.filter((e) => e.itemId === item.id).reduce(after, NOTHING_SAID);
+  const { failed, seen, confirmed, answers } = told;
+  // What the plan left open is found out by one; to go on with it as it is, each agrees.
+  const done = (isOpen(item) && seen) || confirmers(record, item).every((half) => confirmed.includes(half));
+  return { state: failed ? 'failed' : done ? 'done' : 'open', confirmed, answers };
 }
+
+interface Told extends Pick<ItemStatus, 'confirmed' | 'answers'> {
+  readonly failed: boolean;
+  /** Somebody saw what was expected, and did not only accept what is there. */
+  readonly seen: boolean;
+}
+const NOTHING_SAID: Told = { failed: false, seen: false, confirmed: [], answers: [] };
+
+/** What has been said of an item after one more event about it. */
+function after(told: Told, event: CheckEvent): Told {
+  if (event.type === 'fixed') return NOTHING_SAID;
+  if (event.type === 'again') return told.failed ? told : NOTHING_SAID;
+  if (told.failed) return told;
+  const { who } = event;
+  if (event.type === 'accepted') return { ...told, confirmed: withHalf(told.confirmed, who) };
+  const answers = [...told.answers, { who, answer: event.answer }];
+  if (!event.asExpected) return { failed: true, seen: false, confirmed: [], answers };
+  return { ...told, seen: true, confirmed: withHalf(told.confirmed, who), answers };
+}
+
+const withHalf = (confirmed: readonly Half[], who: Half): readonly Half[] =>
+  confirmed.includes(who) ? confirmed : [...confirmed, who];

@@ -1,20 +1,23 @@
+import { looksOf, type CheckItem } from '../../answers/check/index.ts';
 import type { CheckEvent } from './events.ts';
 
-/** Nobody looks, touches and reads three answers in less, ms. */
-const LEAST_MS = 2000;
+/** Nobody finds a thing, looks and touches in less, ms; further answers of one look take a tap each. From memory. */
+const LOOK_MS = 2000;
+const TAP_MS = 700;
 
-/**
- * Answers that came within two seconds of what happened before: nobody can have looked. Two people answer side by side,
- * each at their own pace.
- */
-export function quickAnswers({
-  events,
-  startedAt,
-}: {
+interface Paced {
+  readonly items: readonly CheckItem[];
   readonly events: readonly CheckEvent[];
   readonly startedAt: string;
-}): CheckEvent[] {
-  const last = new Map<string, number>();
+}
+
+/**
+ * Answers that came so soon after what happened before that nobody can have looked. Two people answer side by side,
+ * each at their own pace; what one look answers comes tap by tap.
+ */
+export function quickAnswers({ items, events, startedAt }: Paced): CheckEvent[] {
+  const lookOf = new Map(looksOf(items).flatMap((look) => look.map((i) => [i.id, look[0]!.id] as const)));
+  const last = new Map<string, { readonly at: number; readonly look: string | undefined }>();
   let whenever = Date.parse(startedAt);
   return events.filter((event) => {
     const at = Date.parse(event.at);
@@ -23,9 +26,11 @@ export function quickAnswers({
       whenever = at;
       return false;
     }
-    const before = last.get(event.who) ?? whenever;
-    last.set(event.who, at);
+    const before = last.get(event.who) ?? { at: whenever, look: undefined };
+    const look = lookOf.get(event.itemId);
+    last.set(event.who, { at, look });
+    const least = look === before.look ? TAP_MS : LOOK_MS;
     // A clock that was set back says nothing.
-    return event.type === 'saw' && at >= before && at - before < LEAST_MS;
+    return event.type === 'saw' && at >= before.at && at - before.at < least;
   });
 }

@@ -1,219 +1,182 @@
-import { useState } from 'react';
-import {
-  answersInOrder,
-  FOUR,
-  mayBeAccepted,
-  partnersCheck,
-  CHECK_PARTS,
-  checkPartOf,
-  type CheckItem,
-} from '@core/answers/check';
+import { useEffect, useRef, type ReactNode } from 'react';
+import { FOUR, CHECK_PARTS, checkPartOf, partnersCheck, tellsWhatToDo, type CheckItem } from '@core/answers/check';
 import { fillTemplate } from '@core/foundations/finding';
-import type { CheckRecord, ItemStatus, Who } from '@core/records/log';
+import { itemStatus, looksFor, nextLook, type CheckRecord } from '@core/records/log';
 import { usePlace } from '../../../app/place';
 import { usePreferences } from '../../../app/preferences';
-import { SeverityMark } from '../../../ui/SeverityMark';
-import { useSettled } from '../../../ui/useSettled';
+import { LazyLookPicture } from '../../../drawing/looks/lazy';
 import { FoldedThreadings } from '../../../drawing/threaded/lazy';
+import { useSettled } from '../../../ui/useSettled';
+import type { Handlers } from './handlers';
+import { Question } from './Question';
+import { Repair } from './Repair';
 import { threadingOfItem } from './threading-of-item';
-import { begun } from '../../../ui/useDraftedText';
-import { Written } from './Written';
 
-interface CheckHalfProps {
+interface CheckHalfProps extends Handlers {
   readonly record: CheckRecord;
-  readonly item: CheckItem;
-  readonly status: ItemStatus;
-  readonly who: Who;
-  readonly name: string;
+  readonly who: 'climber' | 'partner';
+  readonly names: Readonly<Record<'climber' | 'partner', string>>;
   readonly turned: boolean;
   /** False while the check runs in another tab. */
   readonly answers: boolean;
-  readonly onAnswer: (answer: string) => void;
-  readonly onAccept: (reason: string) => void;
-  readonly onFixed: (note: string) => void;
 }
-
-const KIND_WORDS = {
-  look: 'Look and touch',
-  'function-test': 'Function test',
-  'open-finding': 'Left open by the plan',
-} as const;
 
 /** Which of the four systems that two partners go through, or what comes after them. */
-function systemWords(item: CheckItem): string {
+function systemWords({ setup }: CheckRecord, item: CheckItem): string {
   const system = checkPartOf(item);
   const place = FOUR.indexOf(system);
-  if (item.kind === 'open-finding') return KIND_WORDS[item.kind];
-  return place < 0 ? CHECK_PARTS[system] : `${CHECK_PARTS[system]}, ${place + 1} of ${FOUR.length}`;
+  return place < 0 || !partnersCheck(setup)
+    ? CHECK_PARTS[system]
+    : `${CHECK_PARTS[system]}, ${place + 1} of ${FOUR.length}`;
 }
 
-/** One person's half of the check: what to look at and touch, and what was seen. */
-export function CheckHalf({
-  record,
-  item,
-  status,
-  who,
-  name,
-  turned,
-  answers,
-  onAnswer,
-  onAccept,
-  onFixed,
-}: CheckHalfProps) {
-  const { name: place } = usePlace();
-  const settled = useSettled(item.id);
-  const drawing = threadingOfItem(record, item);
-  const reader = usePreferences();
-  const say = (text: string) => fillTemplate(text, item.numbers, reader);
-  const answered = status.confirmed.includes(who);
-  const number = record.items.findIndex((i) => i.id === item.id) + 1;
+/** One person’s half of the check, at their own pace: one look at a time, and what was seen. */
+export function CheckHalf(props: CheckHalfProps) {
+  const { record, who, names, turned } = props;
+  const mine = looksFor(record, who);
+  const look = nextLook(record, who);
+  const failed = look !== null && itemStatus(record, look[0]!).state === 'failed';
+  const left = mine.flat().filter((item) => !itemStatus(record, item).confirmed.includes(who)).length;
+  const number = look ? mine.findIndex((l) => l.some((i) => i.id === look[0]!.id)) + 1 : mine.length;
   return (
     <section
-      aria-label={`Half of ${name}`}
+      aria-label={`Half of ${names[who]}`}
       data-half={who}
-      className={`flex min-h-0 flex-1 flex-col overflow-y-auto px-4 py-3 ${turned ? 'rotate-180' : ''} ${status.state === 'failed' ? 'bg-stop-wash' : ''}`}
+      data-left={left}
+      className={`flex min-h-0 flex-1 flex-col overflow-y-auto px-4 py-3 ${turned ? 'rotate-180' : ''} ${failed ? 'bg-stop-wash' : ''}`}
     >
       <p className="flex justify-between gap-3 text-sm text-ink-2">
         <span>
-          {name} · {partnersCheck(record.setup) ? systemWords(item) : KIND_WORDS[item.kind]}
+          {names[who]}
+          {look && ` · ${systemWords(record, look[0]!)}`}
         </span>
         <span className="num">
-          {number}/{record.items.length}
+          {number}/{mine.length}
         </span>
       </p>
-      <h2 className="text-xl leading-tight">{item.title}</h2>
-      {status.state === 'failed' ? (
-        <Repair
-          draftKey={`${place}/repair/${record.id}/${item.id}`}
-          answer={say(status.failedAnswer!)}
-          fixer={who === 'climber' && answers}
-          onFixed={onFixed}
-        />
-      ) : (
-        <>
-          <WhereToLook look={say(item.look)} touch={say(item.touch)} folded={record.depth !== 'whole'} />
-          {drawing && (
-            <FoldedThreadings
-              {...drawing}
-              summary="How the rope runs"
-              className="mt-1"
-              summaryClass="flex items-center text-ink-2 underline"
-            />
-          )}
-          <div className="mt-auto pt-2">
-            {answered ? (
-              <p className="rounded-lg bg-sunk px-3 py-3">
-                Your answer is kept. It is shown when the other half has answered.
-              </p>
-            ) : (
-              <div role="group" aria-label={say(item.question)}>
-                <p className="mb-1.5 font-bold">{say(item.question)}</p>
-                <div className="grid gap-1.5">
-                  {answersInOrder(item, record.id + who).map((answer) => (
-                    <button
-                      key={answer}
-                      type="button"
-                      className="btn min-h-12 justify-start text-left leading-tight"
-                      disabled={!answers || !settled}
-                      onClick={() => onAnswer(answer)}
-                    >
-                      {say(answer)}
-                    </button>
-                  ))}
-                </div>
-                {mayBeAccepted(item) && (
-                  <Accept
-                    draftKey={`${place}/accept/${record.id}/${item.id}/${who}`}
-                    name={name}
-                    disabled={!answers}
-                    onAccept={onAccept}
-                  />
-                )}
-              </div>
-            )}
-          </div>
-        </>
-      )}
+      {look ? <Look key={keyOf(record, look)} {...props} look={look} failed={failed} /> : <Done {...props} />}
     </section>
   );
 }
 
-/** Where to look and what to touch; whoever was told so in the whole check today finds it folded away. */
-function WhereToLook({ look, touch, folded }: { look: string; touch: string; folded: boolean }) {
-  const text = (
+/** A look that begins anew after a repair is another one. */
+const keyOf = ({ events }: CheckRecord, look: readonly CheckItem[]): string =>
+  `${look[0]!.id}/${events.filter((e) => e.type === 'fixed').length}`;
+
+type LookProps = CheckHalfProps & { readonly look: readonly CheckItem[]; readonly failed: boolean };
+
+function Look({ record, who, names, answers, look, failed, onSaw, onFixed }: LookProps) {
+  const { name: place } = usePlace();
+  const saidHere = look.filter((item) => itemStatus(record, item).confirmed.includes(who)).length;
+  // What was tapped twice must not answer the next question either.
+  const settled = useSettled(`${look[0]!.id}/${saidHere}`);
+  const questions = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (saidHere > 0) questions.current?.querySelector('[data-item]')?.scrollIntoView({ block: 'nearest' });
+  }, [saidHere]);
+  const [first] = look as [CheckItem];
+  const drawing = look.map((i) => threadingOfItem(record, i)).find((d) => d !== null);
+  if (failed)
+    return (
+      <>
+        <h2 className="text-xl leading-tight">{first.title}</h2>
+        <Repair
+          draftKey={`${place}/repair/${record.id}/${first.id}`}
+          {...{ record, names }}
+          item={first}
+          fixer={who === 'climber' && answers}
+          onFixed={(note) => onFixed(first, note)}
+        />
+      </>
+    );
+  const facing = record.mode === 'face-to-face';
+  const picture = <LazyLookPicture setup={record.setup} look={look} />;
+  return (
     <>
-      <p className="mt-1">{look}</p>
-      {touch && <p className="mt-1 font-semibold">{touch}</p>}
+      <div className="flex items-start gap-3">
+        <div className="min-w-0 flex-1">
+          <Heading>{first.title}</Heading>
+          <WhereToLook look={look}>
+            {drawing && (
+              <FoldedThreadings
+                {...drawing}
+                summary="How the rope runs"
+                className="mt-1"
+                summaryClass="flex items-center text-ink-2 underline"
+              />
+            )}
+          </WhereToLook>
+        </div>
+        {facing && <div className="h-20 w-28 shrink-0 md:h-32 md:w-44">{picture}</div>}
+      </div>
+      {/* Alone there is room for it in the middle. */}
+      <div className="min-h-0 flex-1">
+        {!facing && <div className="mx-auto h-full max-h-72 max-w-md">{picture}</div>}
+      </div>
+      <div ref={questions} className="grid gap-2 pt-2">
+        {look.map((item) => (
+          <Question
+            key={item.id}
+            {...{ record, item, who }}
+            said={itemStatus(record, item).confirmed.includes(who)}
+            disabled={!answers || !settled}
+            small={facing}
+            onAnswer={(answer) => onSaw(item, who, answer)}
+          />
+        ))}
+      </div>
     </>
   );
-  if (!folded) return text;
+}
+
+/** Whoever reads it aloud or goes by keyboard stands at the new look, not where the last answer was. */
+function Heading({ children }: { children: ReactNode }) {
+  const ref = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    const half = ref.current?.closest('[data-half]');
+    // Only where the answer was given in this half: the other one is not torn away from what it reads.
+    if (document.activeElement === document.body || half?.contains(document.activeElement))
+      ref.current?.focus({ preventScroll: true });
+  }, []);
   return (
-    <details className="mt-1">
-      <summary className="flex min-h-12 cursor-pointer items-center text-ink-2 underline">Where to look</summary>
-      {text}
-    </details>
+    <h2 ref={ref} tabIndex={-1} className="text-xl leading-tight outline-none">
+      {children}
+    </h2>
   );
 }
 
-interface AcceptProps {
-  readonly draftKey: string;
-  readonly name: string;
-  readonly disabled: boolean;
-  readonly onAccept: (reason: string) => void;
-}
-
-/** Going on with a known risk as it is: by name, with a reason, which stays in the record. */
-function Accept({ draftKey, name, disabled, onAccept }: AcceptProps) {
-  // Open from the start where a reason was begun; then whoever reads it opens and closes it.
-  const [there] = useState(() => begun(draftKey) !== '');
+/** Where to look and what to touch: what is tried says it at once, what is looked at has it folded away. */
+function WhereToLook({ look, children }: { look: readonly CheckItem[]; children: ReactNode }) {
+  const reader = usePreferences();
+  const lines = look.map((item) => ({ item, say: (text: string) => fillTemplate(text, item.numbers, reader) }));
+  const told = lines.filter(({ item }) => item.touch !== '' && tellsWhatToDo(item));
   return (
-    <details className="mt-2" open={there || undefined}>
-      <summary className="flex min-h-12 cursor-pointer items-center text-ink-2 underline">
-        Go on with it as it is
-      </summary>
-      <Written
-        draftKey={draftKey}
-        label="Why can it stay so? It stands in the record with your name."
-        button={`Accepted by ${name}`}
-        least={5}
-        most={300}
-        disabled={disabled}
-        onWritten={onAccept}
-      />
-    </details>
+    <>
+      {told.map(({ item, say }) => (
+        <p key={item.id} className="mt-1 font-semibold">
+          {say(item.touch)}
+        </p>
+      ))}
+      <details>
+        <summary className="flex min-h-12 cursor-pointer items-center text-ink-2 underline">Where to look</summary>
+        {lines.map(({ item, say }) => (
+          <p key={item.id} className="mt-1">
+            {say(item.look)} {!tellsWhatToDo(item) && <strong className="font-semibold">{say(item.touch)}</strong>}
+          </p>
+        ))}
+        {children}
+      </details>
+    </>
   );
 }
 
-interface RepairProps {
-  readonly draftKey: string;
-  readonly answer: string;
-  /** The half on which the repair is written down; one note is enough. */
-  readonly fixer: boolean;
-  readonly onFixed: (note: string) => void;
-}
-
-function Repair({ draftKey, answer, fixer, onFixed }: RepairProps) {
+/** Nothing is left for this half: what the other one looks at. */
+function Done({ record, who, names }: CheckHalfProps) {
+  const other = who === 'climber' ? 'partner' : 'climber';
+  const look = nextLook(record, other);
   return (
-    <div className="mt-2 grid gap-2">
-      <p className="flex items-start gap-2 text-stop">
-        <SeverityMark severity="stop" />
-        <span>
-          <strong>Stop.</strong> Seen: {answer}. Nobody goes down like this.
-        </span>
-      </p>
-      {fixer ? (
-        <Written
-          draftKey={draftKey}
-          label="What was put right?"
-          button="Put right: check it again"
-          least={1}
-          most={500}
-          main
-          onWritten={onFixed}
-        />
-      ) : (
-        <p>Put it right together; then both look at it again.</p>
-      )}
-    </div>
+    <p className="m-auto max-w-xs text-center text-lg">
+      Done here. {look && `${names[other]} is looking at: ${look[0]!.title}.`}
+    </p>
   );
 }

@@ -1,12 +1,12 @@
 import { format } from 'date-fns';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
-import { partnersCheck, checkPartOf } from '@core/answers/check';
+import { checkPartOf, isOpen, looksOf, partnersCheck } from '@core/answers/check';
 import {
   checkers,
-  confirmers,
   endCheck,
   itemStatus,
   nextItem,
+  openBefore,
   putRight,
   sawEvent,
   withEvent,
@@ -24,7 +24,9 @@ import { SeverityMark } from '../../../ui/SeverityMark';
 import { tabsAreToldApart, useOneTab } from '../../../ui/useOneTab';
 import { useSettled } from '../../../ui/useSettled';
 import { useWakeLock } from '../../../ui/useWakeLock';
+import { BeforeCheck } from './BeforeCheck';
 import { CheckHalf } from './CheckHalf';
+import type { Handlers } from './handlers';
 
 export function CheckPage() {
   const { checkId } = useParams();
@@ -47,7 +49,6 @@ function RunningCheck({ record }: { record: CheckRecord }) {
   const navigate = useNavigate();
   useWakeLock();
   const { holder, takeOver } = useOneTab(`zevrin-check-${name}-${record.id}`);
-  const item = nextItem(record);
   const save = (next: CheckRecord) => {
     if (next !== record) dispatch(recorded([put('checks', record, next)]));
   };
@@ -56,29 +57,20 @@ function RunningCheck({ record }: { record: CheckRecord }) {
     save(endCheck(record, outcome, now()));
     void navigate(`/${name}/log/${record.id}`);
   };
-  const done = record.items.filter((i) => itemStatus(record, i).state === 'done').length;
-  const systems = partnersCheck(record.setup);
-  const facing = record.mode === 'face-to-face';
+  const before = openBefore(record).length > 0;
+  const facing = record.mode === 'face-to-face' && !before;
+  const who = checkers(record.setup);
   const names = {
-    climber: checkers(record.setup).climber ?? 'Climber',
-    partner: checkers(record.setup).partner ?? 'Partner',
+    climber: who.climber ?? 'Climber',
+    partner: who.partner ?? 'Partner',
   };
-  const half = (who: 'climber' | 'partner') =>
-    item && (
-      <CheckHalf
-        key={`${item.id}/${who}/${record.events.filter((e) => e.itemId === item.id && e.type === 'fixed').length}`}
-        record={record}
-        item={item}
-        status={itemStatus(record, item)}
-        who={who}
-        name={names[who]}
-        turned={who === 'partner'}
-        answers={holder === 'here'}
-        onAnswer={(answer) => save(withEvent(record, sawEvent(item, who, answer, now())))}
-        onAccept={(reason) => save(withEvent(record, { type: 'accepted', itemId: item.id, who, reason, at: now() }))}
-        onFixed={(note) => save(putRight(record, item, note, now()))}
-      />
-    );
+  const handlers: Handlers = {
+    onSaw: (item, who, answer) => save(withEvent(record, sawEvent(item, who, answer, now()))),
+    onAccept: (item, who, reason) =>
+      save(withEvent(record, { type: 'accepted', itemId: item.id, who, reason, at: now() })),
+    onFixed: (item, note) => save(putRight(record, item, note, now())),
+  };
+  const running = { record, names, answers: holder === 'here', ...handlers };
 
   return (
     <main className="mx-auto flex h-dvh max-w-3xl flex-col bg-surface">
@@ -98,34 +90,14 @@ function RunningCheck({ record }: { record: CheckRecord }) {
           This browser does not tell whether the check is open in another tab too. Answer in one only.
         </p>
       )}
-      {item ? (
+      {nextItem(record) ? (
         <>
-          {facing && half('partner')}
+          {facing && <CheckHalf {...running} who="partner" turned />}
           <div className="flex items-center gap-3 border-y-2 border-ink bg-paper px-3 py-1">
             <Link to={`/${name}/setups/${record.setup.id}`} className="btn border-0 bg-transparent px-2">
               Leave
             </Link>
-            <div
-              className="flex-1"
-              role="progressbar"
-              aria-label="Things looked at"
-              aria-valuemin={0}
-              aria-valuemax={record.items.length}
-              aria-valuenow={done}
-            >
-              <div className="flex gap-0.5">
-                {record.items.map((i, place) => {
-                  const { state } = itemStatus(record, i);
-                  const next = place > 0 && systems && checkPartOf(i) !== checkPartOf(record.items[place - 1]!);
-                  return (
-                    <span
-                      key={i.id}
-                      className={`h-2.5 flex-1 rounded-sm ${next ? 'ml-1.5' : ''} ${state === 'done' ? 'bg-act' : state === 'failed' ? 'bg-stop' : i.id === item.id ? 'bg-ink-2' : 'bg-line'}`}
-                    />
-                  );
-                })}
-              </div>
-            </div>
+            <Progress record={record} />
             <SaveIndicator />
             <ConfirmButton
               className="btn border-0 bg-transparent px-2"
@@ -137,13 +109,15 @@ function RunningCheck({ record }: { record: CheckRecord }) {
               End
             </ConfirmButton>
           </div>
-          {half('climber')}
+          {before ? <BeforeCheck {...running} /> : <CheckHalf {...running} who="climber" turned={false} />}
         </>
       ) : (
         <div className="m-auto grid max-w-md gap-4 p-6 text-center">
-          <p className="text-2xl font-bold">All {record.items.length} things looked at</p>
+          <p className="text-2xl font-bold">
+            All {looksOf(record.items.filter((i) => !isOpen(i))).length} things looked at
+          </p>
           <p className="text-ink-2">
-            {confirmers(record.mode).length === 2
+            {record.mode === 'face-to-face'
               ? `${names.climber} and ${names.partner} each said what they saw.`
               : `${names.climber} said what was seen.`}{' '}
             {restOf(record)}
@@ -157,6 +131,37 @@ function RunningCheck({ record }: { record: CheckRecord }) {
         </div>
       )}
     </main>
+  );
+}
+
+/** Look by look, system by system. */
+function Progress({ record }: { record: CheckRecord }) {
+  const looks = looksOf(record.items.filter((i) => !isOpen(i))).map((look) => ({
+    look,
+    states: look.map((i) => itemStatus(record, i).state),
+  }));
+  const systems = partnersCheck(record.setup);
+  return (
+    <div
+      className="flex flex-1 gap-0.5"
+      role="progressbar"
+      aria-label="Things looked at"
+      aria-valuemin={0}
+      aria-valuemax={looks.length}
+      aria-valuenow={looks.filter(({ states }) => states.every((s) => s === 'done')).length}
+    >
+      {looks.map(({ look: [first], states }, place) => {
+        const next = place > 0 && systems && checkPartOf(first!) !== checkPartOf(looks[place - 1]!.look[0]!);
+        const colour = states.includes('failed')
+          ? 'bg-stop'
+          : states.every((s) => s === 'done')
+            ? 'bg-act'
+            : states.some((s) => s === 'done')
+              ? 'bg-ink-2'
+              : 'bg-line';
+        return <span key={first!.id} className={`h-2.5 flex-1 rounded-sm ${next ? 'ml-1.5' : ''} ${colour}`} />;
+      })}
+    </div>
   );
 }
 

@@ -8,6 +8,7 @@ import { assess, type Assessment } from '@core/answers/assess';
 import {
   buildCheck,
   costOf,
+  isOpen,
   itemsOfFourLooks,
   itemsOfNextGo,
   SINCE,
@@ -42,12 +43,26 @@ const titlesLeftOut = (whole: readonly CheckItem[], items: readonly CheckItem[])
     .filter((i) => !items.some(({ id }) => id === i.id))
     .map((i) => (i.kind === 'open-finding' ? 'Left open by the plan' : i.title));
 
-/** How long it takes the slower of two, as one says it. */
-function howLong(items: readonly CheckItem[], depth: CheckDepth): string {
-  const { seconds } = costOf(items, depth);
-  return seconds < 90 ? 'about a minute' : `about ${Math.round(seconds / 60)} minutes`;
+/** How many looks it is, and how long it takes whoever has more to do, as one says it. */
+function costWords(items: readonly CheckItem[], depth: CheckDepth, setup: Setup) {
+  const { things, seconds } = costOf(items, depth, setup);
+  return {
+    things: `${things} ${things === 1 ? 'thing' : 'things'}`,
+    time: seconds < 90 ? 'about a minute' : `about ${Math.round(seconds / 60)} minutes`,
+  };
 }
-const things = (n: number): string => `${n} ${n === 1 ? 'thing' : 'things'}`;
+
+/** Why this check, and what it takes. */
+function leadWords(way: GoOn, setup: Setup, whole: readonly CheckItem[]): string {
+  if (way.how === 'on') return `Checked at ${format(way.from.endedAt!, 'HH:mm')}. What happened since?`;
+  const { things, time } = costWords(whole, 'whole', setup);
+  const open = whole.filter(isOpen).length;
+  return [
+    ...(way.because === 'never' ? [] : [WHOLE_BECAUSE[way.because]]),
+    `The whole check: ${things}, ${time}. Each is closed by saying what you saw.`,
+    ...(open > 0 ? [`Before it you are asked what the plan left open: ${open}.`] : []),
+  ].join(' ');
+}
 
 /** Asks what happened since the last check, or how the whole one is done, and begins its record. */
 export function StartDialog({ setup, assessment, onClose }: StartDialogProps) {
@@ -57,6 +72,7 @@ export function StartDialog({ setup, assessment, onClose }: StartDialogProps) {
   const data = useWorkspace();
   const [way] = useState(() => goOn(setup, data, new Date()));
   const whole = buildCheck(setup, assessment.findings);
+  const { things, time } = costWords(whole, 'whole', setup);
   const unfinished = data.checks.filter((c) => c.outcome === 'running' && c.setup.id === setup.id);
 
   const start = (mode: CheckRecord['mode'], begun: Begun) => {
@@ -76,15 +92,13 @@ export function StartDialog({ setup, assessment, onClose }: StartDialogProps) {
         <Dialog.Content className="fixed top-1/2 left-1/2 z-50 max-h-[calc(100dvh-2rem)] w-[min(30rem,calc(100vw-2rem))] -translate-1/2 overflow-y-auto rounded-xl bg-surface p-5 text-ink shadow-2xl">
           <Dialog.Title className="text-lg font-bold">Check “{setup.name}”</Dialog.Title>
           <Dialog.Description className="mt-1 text-ink-2">
-            {way.how === 'on'
-              ? `Checked at ${format(way.from.endedAt!, 'HH:mm')}. What happened since?`
-              : `${way.because === 'never' ? '' : `${WHOLE_BECAUSE[way.because]} `}The whole check: ${things(whole.length)}, ${howLong(whole, 'whole')}. Each is closed by saying what you saw.`}
+            {leadWords(way, setup, whole)}
             {unfinished.length > 0 && ' The check that was begun before ends unfinished, and stays in the log.'}
           </Dialog.Description>
           {way.how === 'on' ? (
             <>
               <NextGo setup={setup} way={way} onStart={(begun) => start(way.from.mode, begun)} />
-              <Folded summary={`The whole check again: ${things(whole.length)}, ${howLong(whole, 'whole')}`}>
+              <Folded summary={`The whole check again: ${things}, ${time}`}>
                 <Modes onStart={startWhole} />
               </Folded>
             </>
@@ -93,6 +107,7 @@ export function StartDialog({ setup, assessment, onClose }: StartDialogProps) {
               <Modes main onStart={startWhole} />
               {(way.because === 'never' || way.because === 'day') && (
                 <FourLooks
+                  setup={setup}
                   items={itemsOfFourLooks(whole, way.failed)}
                   onStart={(mode, items) =>
                     start(mode, {
@@ -149,7 +164,9 @@ function NextGo({ setup, way, onStart }: NextGoProps) {
             onClick={() => onStart(begun)}
           >
             <span className="font-semibold">{SINCE[since]}</span>
-            <span className="num text-sm font-normal whitespace-nowrap text-ink-2">{things(begun.items.length)}</span>
+            <span className="num text-sm font-normal whitespace-nowrap text-ink-2">
+              {costWords(begun.items, 'next-go', begun.setup).things}
+            </span>
           </button>
         ),
       )}
@@ -201,17 +218,18 @@ function Modes({ main = false, onStart }: ModesProps) {
 }
 
 interface FourLooksProps {
+  readonly setup: Setup;
   readonly items: readonly CheckItem[];
   readonly onStart: (mode: CheckRecord['mode'], items: CheckItem[]) => void;
 }
 
 /** For those who did the whole check today without writing it down here; the record says that they said so. */
-function FourLooks({ items, onStart }: FourLooksProps) {
+function FourLooks({ items, setup, onStart }: FourLooksProps) {
   return (
     <Folded summary="We did the whole check today, without Zevrin">
       <p>
-        Then {things(items.length)} at a glance, of knot, device, gate and closed system. The record says that the rest
-        was not looked at here.
+        Then {costWords(items, 'four-looks', setup).things} at a glance, of knot, device, gate and closed system. The
+        record says that the rest was not looked at here.
       </p>
       <Modes onStart={(mode) => onStart(mode, [...items])} />
     </Folded>

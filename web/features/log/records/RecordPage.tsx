@@ -1,6 +1,6 @@
 import { format } from 'date-fns';
 import { Link, Navigate, useParams } from 'react-router';
-import { CHECK_DEPTHS, SINCE } from '@core/answers/check';
+import { CHECK_DEPTHS, looksOf, SINCE } from '@core/answers/check';
 import { fillTemplate } from '@core/foundations/finding';
 import { checkers, itemStatus, quickAnswers, type CheckRecord } from '@core/records/log';
 import { slotsOf } from '@core/rigs/elements';
@@ -49,8 +49,15 @@ export function RecordPage() {
         )}
       </div>
       <ol className="mt-5 divide-y divide-line border-y border-line">
-        {record.items.map((item) => (
-          <RecordItem key={item.id} record={record} item={item} />
+        {looksOf(record.items).map((look) => (
+          <li key={look[0]!.id} className="grid gap-x-4 px-2 py-2.5 sm:grid-cols-[13rem_1fr]">
+            <span className="font-semibold">{look[0]!.title}</span>
+            <ul className="grid gap-1">
+              {look.map((item) => (
+                <RecordItem key={item.id} record={record} item={item} />
+              ))}
+            </ul>
+          </li>
         ))}
       </ol>
     </div>
@@ -69,7 +76,7 @@ function Noted({ record }: { record: CheckRecord }) {
     <p className="mt-2 rounded-lg bg-mind-wash px-3 py-2 text-mind">
       {accepted > 0 &&
         `${accepted === 1 ? '1 risk was accepted as it is' : `${accepted} risks were accepted as they are`}, with a reason. `}
-      {quick > 0 && `${quick} ${quick === 1 ? 'answer' : 'answers'} came within two seconds: too quick to have looked.`}
+      {quick > 0 && `${quick} ${quick === 1 ? 'answer' : 'answers'} came too quickly to have looked.`}
     </p>
   );
 }
@@ -110,33 +117,31 @@ function RecordItem({ record, item }: { record: CheckRecord; item: CheckRecord['
   const { state } = itemStatus(record, item);
   const events = record.events.filter((e) => e.itemId === item.id);
   return (
-    <li className="grid gap-x-4 px-2 py-2.5 sm:grid-cols-[13rem_1fr]">
-      <span className="font-semibold">{item.title}</span>
-      <span>
-        {events.length === 0 && <span className="text-ink-2">Not looked at</span>}
-        {events.map((event, i) => (
-          <span key={i} className="block">
-            <span className="num text-sm text-ink-2">{format(event.at, 'HH:mm:ss')}</span>{' '}
-            {event.type === 'saw' ? (
-              <>
-                {who[event.who]}:{' '}
-                <span className={event.asExpected ? '' : 'font-semibold text-stop'}>
-                  {fillTemplate(event.answer, item.numbers, reader)}
-                </span>
-              </>
-            ) : event.type === 'accepted' ? (
-              <>
-                <span className="font-semibold text-mind">Accepted as it is by {who[event.who]}:</span> {event.reason}
-              </>
-            ) : event.type === 'again' ? (
-              <>Looked at again: “{record.items.find((i) => i.id === event.because)?.title}” was put right</>
-            ) : (
-              <>Put right: {event.note}</>
-            )}
-          </span>
-        ))}
-        {events.length > 0 && state !== 'done' && <span className="font-semibold text-mind">Not closed</span>}
-      </span>
+    <li>
+      <span className="block">{fillTemplate(item.question, item.numbers, reader)}</span>
+      {events.length === 0 && <span className="text-ink-2">Not looked at</span>}
+      {events.map((event, i) => (
+        <span key={i} className="block">
+          <span className="num text-sm text-ink-2">{format(event.at, 'HH:mm:ss')}</span>{' '}
+          {event.type === 'saw' ? (
+            <>
+              {who[event.who]}:{' '}
+              <span className={event.asExpected ? '' : 'font-semibold text-stop'}>
+                {fillTemplate(event.answer, item.numbers, reader)}
+              </span>
+            </>
+          ) : event.type === 'accepted' ? (
+            <>
+              <span className="font-semibold text-mind">Accepted as it is by {who[event.who]}:</span> {event.reason}
+            </>
+          ) : event.type === 'again' ? (
+            <>Looked at again: “{record.items.find((i) => i.id === event.because)?.title}” was put right</>
+          ) : (
+            <>Put right: {event.note}</>
+          )}
+        </span>
+      ))}
+      {events.length > 0 && state !== 'done' && <span className="font-semibold text-mind">Not closed</span>}
     </li>
   );
 }
