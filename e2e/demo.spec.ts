@@ -75,11 +75,11 @@ test('check face to face: both answer, a failure is put right and checked again,
   await page.getByRole('button', { name: /Face to face/ }).click();
   const half = (who: string) => page.locator(`[data-half="${who}"]`);
   // Each looks at the other; then both look at the same things, at their own pace.
-  await expect(half('climber').getByText('1/13')).toBeVisible();
-  await expect(half('partner').getByText('1/14')).toBeVisible();
+  await expect(half('climber').getByText('1/14')).toBeVisible();
+  await expect(half('partner').getByText('1/15')).toBeVisible();
   await answer(page, 'climber');
-  await expect(half('climber').getByText('2/13')).toBeVisible();
-  await expect(half('partner').getByText('1/14')).toBeVisible();
+  await expect(half('climber').getByText('2/14')).toBeVisible();
+  await expect(half('partner').getByText('1/15')).toBeVisible();
 
   await answer(page, 'partner', false);
   for (const who of ['climber', 'partner']) await expect(half(who)).toContainText('Nobody goes on like this');

@@ -145,6 +145,7 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
     [/^At the anchor, within/],
     ['Both ends'],
     ['Two, in two slots', 'Two', 'Holds'],
+    ['The grooves'],
     ['Stays shut', 'Nothing', 'Broad end'],
     ['The belay loop'],
     ['4', 'Two'],

@@ -1,6 +1,8 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { assess } from '../core/answers/assess/index.ts';
 import { buildCheck } from '../core/answers/check/index.ts';
+import { notRigged, withFields, type Setup } from '../core/rigs/rig/index.ts';
 import { demoWorkspace, filled, SETUPS } from '../core/samples/index.ts';
 import { beginCheck, endCheck, sawEvent, withEvent, type CheckRecord } from '../core/records/log/index.ts';
 import { writeWorkspace } from '../core/records/files/index.ts';
@@ -21,7 +23,10 @@ function checked(): CheckRecord {
 
 /** A workspace in which the set-up was checked whole today. */
 async function openChecked(page: Page, change: (record: CheckRecord) => CheckRecord = (record) => record) {
-  const workspace = { ...demoWorkspace(), setups: [setup], checks: [change(checked())] };
+  await openWith(page, setup, [change(checked())]);
+}
+async function openWith(page: Page, setup: Setup, checks: CheckRecord[]) {
+  const workspace = { ...demoWorkspace(), setups: [setup], checks };
   await open(page, '/mine/files');
   const buffer = Buffer.from(writeWorkspace(workspace));
   await page
@@ -116,4 +121,48 @@ test('what failed today is looked at again though nobody opened it; another day,
   await expect(dialog(page)).toContainText('Its last check was on another day. The whole check: 11 things');
   await dialog(page).getByText('We did the whole check today, without Zevrin').click();
   await expect(dialog(page)).toContainText('4 things at a glance, of knot, device, gate and closed system');
+});
+
+test('what a check saw stands in the set-up afterwards; when something changes, just that is looked at again', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const open = notRigged(filled(SETUPS['rappel-double']));
+  await openWith(page, open, []);
+  await expect(page.getByText(/facts about the rig are not said/)).toBeVisible();
+  await page.getByRole('button', { name: 'Check before use' }).click();
+  await expect(dialog(page)).toContainText(/Before it you are asked what the plan left open: \d+\./);
+  await dialog(page)
+    .getByRole('button', { name: /^Alone/ })
+    .click();
+  await answerAll(page);
+  await page.getByRole('button', { name: 'Close the check' }).click();
+  await expect(page.getByText(/^\d+ facts that nobody had entered were seen here/)).toBeVisible();
+  await saved(page);
+  await page.getByRole('link', { name: 'To the set-up' }).click();
+  await expect(page.getByText('Checked. Go step by step, or log it when you are back.')).toBeVisible();
+  await expect(page.getByText(/facts about the rig are not said/)).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByText('Checked. Go step by step, or log it when you are back.')).toBeVisible();
+
+  // A gate that nobody is sure of any more: the set-up says so, and only what belongs to it has to be seen.
+  const [data] = await Promise.all([
+    page.waitForEvent('download'),
+    page.goto('/mine/files').then(() => page.getByRole('button', { name: 'Export everything' }).click()),
+  ]);
+  const { workspace } = JSON.parse(readFileSync(await data.path(), 'utf8')) as {
+    workspace: { setups: Setup[]; checks: CheckRecord[] };
+  };
+  const [now] = workspace.setups;
+  await openWith(page, withFields(now!, 'deviceConnector', { gate: 'unknown' }), workspace.checks);
+  await expect(page.getByText(/Checked, but since then changed: how it is rigged\. \d+ facts?/)).toBeVisible();
+  await page.getByRole('button', { name: 'Check before use' }).click();
+  const only = dialog(page).getByRole('button', { name: /^Only what changed/ });
+  await expect(only).toContainText(/[3-8] things/);
+  await only.click();
+  await answerAll(page);
+  await page.getByRole('button', { name: 'Close the check' }).click();
+  await expect(page.getByText(/^Next go \(only what changed\)\. Complete, alone/)).toBeVisible();
+  await page.getByRole('link', { name: 'To the set-up' }).click();
+  await expect(page.getByRole('button', { name: 'Check the next go' })).toBeVisible();
 });

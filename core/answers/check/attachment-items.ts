@@ -1,5 +1,5 @@
 import { traitsOf } from '../../things/gear/index.ts';
-import { guides, twoStrandsBelow, type Context } from '../../rigs/elements/index.ts';
+import { guides, hasSmoothSide, twoStrandsBelow, type Context } from '../../rigs/elements/index.ts';
 import {
   besideConnector,
   deviceOf,
@@ -36,6 +36,7 @@ function deviceItems(ctx: Context, a: Attachment): CheckItem[] {
   if (lines.every((l) => ropeSlots(l).every((r) => r.item === null))) return [];
   return [
     ...strands(ctx, a),
+    ...brakeSide(ctx, a),
     ...guideItems(ctx, a),
     ...(connector?.item ? connectorItems(ctx, a, connector.id, connector.item) : []),
     ...(a.root.kind === 'anchor' && end.hand ? [brakeLed(ctx, a)] : []),
@@ -134,6 +135,25 @@ function strands(ctx: Context, a: Attachment): CheckItem[] {
     pull,
   ];
 }
+
+/** A tube holds by its grooves; turned round, the brake strand runs over the smooth side. */
+const brakeSide = (ctx: Context, a: Attachment): CheckItem[] =>
+  hasSmoothSide(a, ctx)
+    ? [
+        item({
+          id: idAt(ctx.setup, 'brake-side', a),
+          part: a.end.id,
+          title: `Brake side of ${deviceOf(a)!.item!.name}`,
+          look: 'Where the brake strand leaves the device.',
+          touch: 'Run a finger along the brake strand to the edge of the device.',
+          question: 'The brake strand runs over:',
+          expected: deviceOf(a)!.brakeSide === 'smooth' ? 'The smooth side' : 'The grooves',
+          others: [deviceOf(a)!.brakeSide === 'smooth' ? 'The grooves' : 'The smooth side'],
+          why: 'Over its smooth side a tube holds about half as much.',
+          sources: ['practice-threading'],
+        }),
+      ]
+    : [];
 
 /** A plate that grips by itself: which strand presses on which, and whether two ropes lie side by side. */
 function guideItems(ctx: Context, a: Attachment): CheckItem[] {

@@ -41,6 +41,7 @@ describe('buildCheck', () => {
       'device-strands',
       'device-around',
       'device-pull',
+      'brake-side',
       'device-connector',
       'connector-faces',
       'connector-end',

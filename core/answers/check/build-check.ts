@@ -9,6 +9,7 @@ import { openFinding } from './open-items.ts';
 import { kindOf, type CheckItemKind } from './item.ts';
 import { endItems, lineItems } from './line-items.ts';
 import { peopleItems } from './people-items.ts';
+import { askedBy } from './seen-facts.ts';
 import { rescueItems } from './rescue-items.ts';
 import { bySystem, partnersCheck } from './systems.ts';
 import { treeItems } from './tree-items.ts';
@@ -74,7 +75,7 @@ export function buildCheck(setup: Setup, findings: readonly Finding[]): CheckIte
   const ctx: Context = contextOf(setup);
   const keys = findingKeys(findings);
   const onlyOneGrips = findings.some((f) => f.code === 'hold.one-attachment');
-  const items = [
+  const regular = [
     ...peopleItems(ctx),
     ...lineItems(ctx),
     ...endItems(ctx),
@@ -84,17 +85,13 @@ export function buildCheck(setup: Setup, findings: readonly Finding[]): CheckIte
     ...rescueItems(ctx),
     ...testItems(ctx),
     ...callsItems(ctx),
-    ...findings.flatMap((f, i) =>
-      (f.severity === 'mind' || f.severity === 'untested') && !ASKED_ANYWAY.has(f.code)
-        ? [
-            openFinding(
-              f,
-              keys[i]!,
-              ctx.index.ownerOf(f.subject[0]!)?.pieces.some((p) => p.id === f.subject[0] && p.kind === 'connector'),
-            ),
-          ]
-        : [],
-    ),
   ];
+  const asked = (f: Finding) => ASKED_ANYWAY.has(f.code) && askedBy(setup, regular, f);
+  const ofConnector = ({ subject: [ref] }: Finding) =>
+    ctx.index.ownerOf(ref!)?.pieces.some((p) => p.id === ref && p.kind === 'connector');
+  const open = findings.flatMap((f, i) =>
+    (f.severity === 'mind' || f.severity === 'untested') && !asked(f) ? [openFinding(f, keys[i]!, ofConnector(f))] : [],
+  );
+  const items = [...regular, ...open];
   return withConsequences(partnersCheck(setup) ? bySystem(items) : items, ctx, findings);
 }

@@ -13,13 +13,17 @@ export const CHECK_DEPTHS = {
 } as const;
 export type CheckDepth = keyof typeof CHECK_DEPTHS;
 
-/** What happened since the last check of the same set-up, as somebody says it with one tap. */
+/**
+ * What happened since the last check of the same set-up, as somebody says it with one tap; or what the set-up says
+ * itself: something of it changed.
+ */
 export const SINCE = {
   same: 'Same again',
   'changed-over': 'Changed over',
   'next-route': 'Next route or pitch',
   'next-route-changed': 'Next route, changed over',
   'took-off': 'Took it off in between',
+  changed: 'Only what changed',
 } as const;
 export type Since = keyof typeof SINCE;
 
@@ -37,7 +41,7 @@ const EVERY_GO: readonly CheckItemKind[] = [
 ];
 
 // Tied in anew, and the device threaded anew.
-const TURNS: readonly CheckItemKind[] = ['tie-in-points', 'device-pull'];
+const TURNS: readonly CheckItemKind[] = ['tie-in-points', 'device-pull', 'brake-side'];
 // Another anchor, and a rope that may be too short for it.
 const MOVED: readonly CheckItemKind[] = ['anchor', 'middle', 'joining-knot', 'fastening', 'block-strand', 'this-place'];
 /** What was opened, beside that. */
@@ -47,6 +51,7 @@ const OPENED: Readonly<Record<Since, readonly CheckItemKind[]>> = {
   'next-route': MOVED,
   'next-route-changed': [...TURNS, ...MOVED],
   'took-off': ['harness', 'harness-belt'],
+  changed: [],
 };
 const openedBy = (since: Since): ReadonlySet<CheckItemKind> => new Set([...EVERY_GO, ...OPENED[since]]);
 export const turnsRound = (since: Since): boolean => since === 'changed-over' || since === 'next-route-changed';
@@ -68,7 +73,9 @@ export function sincesFor(setup: Setup): Since[] {
   if (setup.persons.some((p) => p.role === 'casualty')) return [];
   return (Object.keys(SINCE) as Since[]).filter(
     (since) =>
-      (takeTurns(setup) || !turnsRound(since)) && (setup.site.tree === null || !since.startsWith('next-route')),
+      since !== 'changed' &&
+      (takeTurns(setup) || !turnsRound(since)) &&
+      (setup.site.tree === null || !since.startsWith('next-route')),
   );
 }
 
@@ -112,13 +119,22 @@ export interface Earlier {
 /**
  * Of all items of a check those of the next go: what was opened since the last one, what is asked for the first time,
  * and all that failed before.
+ *
+ * @param again what changed since, in the set-up itself.
  */
-export function itemsOfNextGo(whole: readonly CheckItem[], setup: Setup, since: Since, earlier: Earlier): CheckItem[] {
+export function itemsOfNextGo(
+  whole: readonly CheckItem[],
+  setup: Setup,
+  since: Since,
+  earlier: Earlier,
+  again: readonly CheckItem[] = [],
+): CheckItem[] {
   const opened = openedBy(since);
+  const anew = new Set(again.map((i) => i.id));
   // By kind: changed over, what failed on one of them is looked for under the name of the other.
   const failed = new Set([...earlier.failed].map((id) => kindOf({ id }) ?? id));
   return [...whole, ...(opened.has('this-place') ? [thisPlace(setup)] : [])].filter(
-    (i) => opened.has(kindOf(i)!) || !earlier.known.has(i.id) || failed.has(kindOf(i) ?? i.id),
+    (i) => opened.has(kindOf(i)!) || anew.has(i.id) || !earlier.known.has(i.id) || failed.has(kindOf(i) ?? i.id),
   );
 }
 

@@ -18,5 +18,6 @@ export {
 } from './depth.ts';
 export { askedOf, HALVES, halvesOf, isOpen, looksOf, type Half } from './looks.ts';
 export { answersInOrder, checkItemSchema, mayBeAccepted, type CheckItem } from './check-item.ts';
+export { factsSeen, withFacts, type SeenFact } from './seen-facts.ts';
 export { kindOf } from './item.ts';
 export { againAfter, FOUR, partnersCheck, CHECK_PARTS, checkPartOf, type CheckPartId } from './systems.ts';

@@ -36,6 +36,7 @@ export const ITEM_KINDS = {
   'device-strands': ['device-thread'],
   'device-around': [],
   'device-pull': ['first-on', 'second-on', 'upper-on', 'lower-on'],
+  'brake-side': [],
   'load-strand': [],
   'strands-lie': [],
   'device-connector': ['device-lock', 'plate-lock', 'first-lock', 'second-lock', 'upper-lock', 'lower-lock'],

@@ -100,6 +100,21 @@ const SEEN: Partial<Record<FindingCode, Observation>> = {
     expected: 'Less than five metres, and it cannot enter the device',
     others: ['Further than that', 'There is none'],
   },
+  'connector.gate-unknown': {
+    question: 'With the load on: what of the gate?',
+    expected: 'Shut and locked when pressed, nothing lies at it',
+    others: ['It gives way', 'Rope, cord or rock lies at it', 'It was not pressed'],
+  },
+  'connector.seat-unknown': {
+    question: 'With the load on: where in the connector does it lie?',
+    expected: 'In the broad end, along the connector',
+    others: ['In the narrow end', 'Across it or on the gate', 'It was not tried'],
+  },
+  'fit.brake-side': {
+    question: 'The brake strand runs over:',
+    expected: 'The grooves',
+    others: ['The smooth side', 'It was not looked at'],
+  },
   'connector.way-unsaid': {
     question: 'With the load on: how do device and connector lie?',
     expected: 'As the maker shows, nothing against the gate',

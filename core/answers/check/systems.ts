@@ -51,6 +51,7 @@ const OF_KIND = {
   'device-strands': 'device',
   'device-around': 'device',
   'device-pull': 'device',
+  'brake-side': 'device',
   'load-strand': 'device',
   'strands-lie': 'device',
   'device-connector': 'device',

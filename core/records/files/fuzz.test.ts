@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { assess } from '../../answers/assess/index.ts';
-import { buildCheck } from '../../answers/check/index.ts';
+import { askedOf, buildCheck } from '../../answers/check/index.ts';
 import { demoWorkspace, lowSpanFromMemory, rappelDouble } from '../../samples/index.ts';
 import {
   emptyWorkspace,
@@ -401,7 +401,9 @@ describe('a file that contradicts itself', () => {
     expect(refusal({ ...ended, events: but(1, wrong(1)) })[0]).toContain('this item is failed');
   });
   it('a complete check face to face that only one of the two answered', () => {
-    expect(refusal({ ...ended, mode: 'face-to-face', events: all })).toHaveLength(items.length);
+    // What somebody wears is closed by the other one alone.
+    const both = items.filter((i) => askedOf(i, rappelDouble).includes('partner'));
+    expect(refusal({ ...ended, mode: 'face-to-face', events: all })).toHaveLength(both.length);
   });
   it('an answer that is said to be the expected one and is not, and the other way round', () => {
     const { others, expected } = items[0]!;

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { assess } from '../../answers/assess/index.ts';
-import { buildCheck, changedOver } from '../../answers/check/index.ts';
+import { buildCheck, changedOver, itemsOfNextGo, type CheckItem } from '../../answers/check/index.ts';
 import type { Setup } from '../../rigs/rig/index.ts';
-import { withItem } from '../../rigs/rig/index.ts';
+import { elementAt, notRigged, withFields, withItem } from '../../rigs/rig/index.ts';
 import { changed, club, filled, SETUPS } from '../../samples/index.ts';
 import {
+  agedWords,
   beginCheck,
   checkRecordSchema,
   endCheck,
@@ -12,7 +13,10 @@ import {
   isAbout,
   putRight,
   sawEvent,
+  seenIn,
   setupAfter,
+  setupSeen,
+  sinceCheck,
   withEvent,
   type CheckRecord,
   type UseRecord,
@@ -85,7 +89,7 @@ describe('whether the next check goes on from the last one', () => {
   it('does when the two have changed over, and again when they have changed back', () => {
     const turned = changedOver(topRope)!;
     expect(because([done({ setup: turned })])).toBe('on');
-    expect(isAbout({ setup: turned }, topRope)).toBe(true);
+    expect(isAbout(done({ setup: turned }), topRope)).toBe(true);
     expect(setupAfter(topRope, done({ setup: turned }), true)).toEqual(topRope);
     expect(setupAfter(topRope, done(), false)).toEqual(topRope);
   });
@@ -147,5 +151,80 @@ describe('the record of a shorter check', () => {
     expect(paths(done({ about: { depth: 'whole', since } }))).toContain('since');
     // A record that calls itself whole has all that a whole one asks for.
     expect(paths(done({ about: { depth: 'whole', items: least } }))).toEqual(['items']);
+  });
+});
+
+describe('a check ages', () => {
+  const items = (setup: Setup) => buildCheck(setup, assess(setup).findings);
+  const since = (after: Setup, record = done()) => sinceCheck(record, after, items(after));
+  const rope = topRope.lines[0]!;
+  const measured = 'rope' in rope && rope.rope.item ? { ...rope.rope.item, measuredDiameterMm: 9.37 } : null;
+  const ids = (list: readonly CheckItem[]) => list.map((i) => i.id);
+
+  it('not by a name, a note, by what it saw itself, or by changing over and back', () => {
+    expect(since({ ...topRope, name: 'Another', note: 'x', updatedAt: at(11) })).toBeNull();
+    const open = notRigged(topRope);
+    const record = done({ setup: open });
+    expect(seenIn(record).length).toBeGreaterThan(5);
+    expect(isAbout(record, setupSeen(record))).toBe(true);
+    expect(since(setupSeen(record), record)).toBeNull();
+    expect(seenIn({ ...record, outcome: 'abandoned' })).toEqual([]);
+    expect(because([record], setupSeen(record))).toBe('on');
+    expect(because([record], changedOver(setupSeen(record))!)).toBe('on');
+  });
+  it('says what changed, and what of it has to be looked at again', () => {
+    const gear = since(withItem(topRope, 'ropeA', measured))!;
+    expect([...gear.kinds]).toEqual(['gear']);
+    expect(gear.what).toEqual([measured!.name]);
+    const people = since(withItem(topRope, 'climber', { ...club.ilse, massKg: 71 }))!;
+    expect([...people.kinds]).toEqual(['people']);
+    const place = since(changed(topRope, { site: { edge: 'rounded' } }))!;
+    expect([...place.kinds]).toEqual(['place']);
+    expect(place.what).toEqual(['the place']);
+    const gate = since(withFields(topRope, 'deviceConnector', { gate: 'unknown' }))!;
+    expect([...gate.kinds]).toEqual(['rig']);
+    expect(ids(gate.again)).toEqual(expect.arrayContaining(['device-connector', 'connector-faces', 'connector-end']));
+    expect(ids(gate.again)).not.toContain('helmet');
+    expect(agedWords(done(), withItem(topRope, 'ropeA', measured))).toBe(
+      `Checked, but since then changed: ${measured!.name}.`,
+    );
+  });
+  it('every item of whatever was changed is looked at again, whichever field it is', () => {
+    const record = done();
+    const of = new Map(items(topRope).map((i) => [i.id, i]));
+    for (const ref of ['deviceConnector', 'device', 'anchor', 'tieIn']) {
+      const element = elementAt(topRope, ref);
+      if (!element) continue;
+      const field = Object.keys(element).find(
+        (key) => typeof element[key] === 'string' && !['id', 'kind'].includes(key),
+      );
+      if (!field) continue;
+      const again = new Set(ids(since(withFields(topRope, ref, { [field]: 'unknown' }), record)?.again ?? []));
+      for (const item of of.values()) if (item.part === ref) expect(again, `${ref} ${field}`).toContain(item.id);
+    }
+  });
+  it('what changed is checked alone today, and the next go goes on from that; not somebody new, not on another day', () => {
+    const after = withItem(topRope, 'ropeA', measured);
+    const record = done();
+    const way1 = way([record], after);
+    expect(way1).toMatchObject({ how: 'whole', because: 'changed', from: { id: 'c1' } });
+    if (way1.how !== 'whole') return;
+    const again = since(after, record)!.again;
+    const only = itemsOfNextGo(items(after), after, 'changed', way1, again);
+    expect(ids(only)).toEqual(expect.arrayContaining(['tie-in', 'device-strands', 'device-connector', 'rope-ends']));
+    expect(only.length).toBeLessThan(items(after).length);
+    const more = { depth: 'next-go', items: only, leftOut: [] } as const;
+    const link = { check: 'c1', at: at(10, 5), what: 'changed' } as const;
+    const second = done({
+      setup: after,
+      id: 'c2',
+      hour: 11,
+      about: { ...more, items: [...only], leftOut: [], since: link },
+    });
+    expect(checkRecordSchema.safeParse(second).success).toBe(true);
+    expect(because([record, second], after)).toBe('on');
+    // Without the whole one behind it, it is nothing to go on from.
+    expect(because([second], after)).toBe('never');
+    expect(way([record], after, [], new Date(2026, 4, 2, 9))).toMatchObject({ because: 'day', from: null });
   });
 });

@@ -3,6 +3,7 @@ import { changedOver, sincesFor } from '../../answers/check/index.ts';
 import type { Setup } from '../../rigs/rig/index.ts';
 import type { CheckRecord } from './check-record.ts';
 import type { UseRecord } from './records.ts';
+import { setupSeen } from './since-check.ts';
 
 /** Why the whole check is asked for. */
 export const WHOLE_BECAUSE = {
@@ -27,6 +28,9 @@ export type GoOn =
       readonly because: keyof typeof WHOLE_BECAUSE;
       /** Items that failed in the last check. */
       readonly failed: ReadonlySet<string>;
+      /** Of a set-up that only changed since: the check of today that was of it before. */
+      readonly from: CheckRecord | null;
+      readonly known: ReadonlySet<string>;
     };
 
 const failedIn = (checks: readonly CheckRecord[]): ReadonlySet<string> =>
@@ -34,11 +38,14 @@ const failedIn = (checks: readonly CheckRecord[]): ReadonlySet<string> =>
 
 /** What a check is about: not its name, its note, or when it was written down. */
 const rigOf = (setup: Setup): Setup => ({ ...setup, name: '', note: '', createdAt: '', updatedAt: '' });
-const sameRig = (a: Setup, b: Setup | null): boolean => b !== null && equal(rigOf(a), rigOf(b));
+/** The same rig, whatever it is called. */
+export const sameRig = (a: Setup, b: Setup | null): boolean => b !== null && equal(rigOf(a), rigOf(b));
 
-/** A check is about this set-up as it is now, or with the two in each other’s place. */
-export const isAbout = (record: Pick<CheckRecord, 'setup'>, setup: Setup): boolean =>
-  sameRig(setup, record.setup) || sameRig(setup, changedOver(record.setup));
+/** A check is about this set-up as it is now, also with what it saw entered, or with the two in each other’s place. */
+export function isAbout(record: CheckRecord, setup: Setup): boolean {
+  const were = [record.setup, setupSeen(record)];
+  return were.some((was) => sameRig(setup, was) || sameRig(setup, changedOver(was)));
+}
 
 const dayOf = (at: string | Date): string => new Date(at).toDateString();
 
@@ -56,21 +63,29 @@ export function goOn(
   const last = complete.at(-1);
   const today = all.filter((c) => dayOf(c.startedAt) === dayOf(now));
   const failed = failedIn([...(all.at(-1) ? [all.at(-1)!] : []), ...(last ? [last] : []), ...today]);
-  const whole = (because: keyof typeof WHOLE_BECAUSE) => ({ how: 'whole', because, failed }) as const;
+  const known = new Set(complete.filter((c) => today.includes(c)).flatMap((c) => c.items.map((i) => i.id)));
+  const whole = (because: keyof typeof WHOLE_BECAUSE, from: CheckRecord | null = null) =>
+    ({ how: 'whole', because, failed, from, known }) as const;
   if (!last) return whole('never');
   if (sincesFor(setup).length === 0) return whole('rescue');
   if (dayOf(last.startedAt) !== dayOf(now)) return whole('day');
-  if (!isAbout(last, setup)) return whole('changed');
   // A short one that came from elsewhere, without the whole one before it, is nothing to go on from.
-  if (!today.some((c) => complete.includes(c) && c.depth === 'whole' && isAbout(c, setup))) return whole('never');
+  if (!reachesWhole(last, today)) return whole('never');
   const odd = (u: UseRecord) => u.setupId === setup.id && u.outcome !== 'as-planned' && u.at >= last.endedAt!;
   if (uses.some(odd)) return whole('event');
-  const known = new Set(complete.filter((c) => today.includes(c)).flatMap((c) => c.items.map((i) => i.id)));
+  if (!isAbout(last, setup)) return whole('changed', last);
   return { how: 'on', from: last, known, failed };
+}
+
+/** Goes on, check by check, from a whole one of the same day. */
+function reachesWhole(record: CheckRecord, today: readonly CheckRecord[], steps = today.length): boolean {
+  if (record.depth === 'whole') return record.outcome === 'complete';
+  const before = today.find((c) => c.id === record.since?.check);
+  return before !== undefined && steps > 0 && reachesWhole(before, today, steps - 1);
 }
 
 /** The set-up that is checked when this happened since: with the two in each other’s place where they changed over. */
 export const setupAfter = (setup: Setup, from: CheckRecord, turned: boolean): Setup => {
-  const before = { ...from.setup, name: setup.name, note: setup.note };
+  const before = { ...setupSeen(from), name: setup.name, note: setup.note };
   return turned ? (changedOver(before) ?? before) : before;
 };

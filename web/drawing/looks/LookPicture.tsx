@@ -196,6 +196,7 @@ const PICTURES: Partial<Record<NonNullable<ReturnType<typeof kindOf>>, Draw>> = 
   'device-strands': threaded,
   'device-around': threaded,
   'device-pull': threaded,
+  'brake-side': threaded,
   'load-strand': threaded,
   'strands-lie': threaded,
   'brake-led': atDevice,

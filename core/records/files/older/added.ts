@@ -90,6 +90,8 @@ export const ADDED: readonly {
   { since: 13, to: (v) => 'through' in v && 'points' in v, unsaid: unknown('rings') },
   { since: 13, to: inRig, unsaid: unknown('atEdge') },
   { since: 14, to: checked, unsaid: { depth: 'whole', since: null, leftOut: [] } },
+  // A next go may be of what changed in the set-up; older ones were of what somebody said.
+  { since: 15, to: checked, unsaid: {} },
 ];
 
 /** A rig says what is particular to a tree since version 11, wherever it stands. */

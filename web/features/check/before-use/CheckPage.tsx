@@ -1,6 +1,6 @@
 import { format } from 'date-fns';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
-import { checkPartOf, isOpen, looksOf, partnersCheck } from '@core/answers/check';
+import { checkPartOf, isOpen, looksOf, partnersCheck, withFacts } from '@core/answers/check';
 import {
   checkers,
   endCheck,
@@ -8,7 +8,9 @@ import {
   nextItem,
   openBefore,
   putRight,
+  sameRig,
   sawEvent,
+  seenIn,
   withEvent,
   type CheckRecord,
 } from '@core/records/log';
@@ -18,7 +20,9 @@ import { SaveIndicator } from '../../../app/SaveIndicator';
 import { usePlace } from '../../../app/place';
 import { put } from '../../../storage/changes';
 import { useAppDispatch, useWorkspace } from '../../../store/hooks';
-import { recorded } from '../../../store/workspace-slice';
+import { changeSetup } from '../../../store/edits';
+import { fitsShape } from '../../../storage/fits';
+import { edited, recorded } from '../../../store/workspace-slice';
 import { ConfirmButton } from '../../../ui/ConfirmButton';
 import { SeverityMark } from '../../../ui/SeverityMark';
 import { tabsAreToldApart, useOneTab } from '../../../ui/useOneTab';
@@ -47,14 +51,21 @@ function RunningCheck({ record }: { record: CheckRecord }) {
   const { name } = usePlace();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
+  const { setups } = useWorkspace();
   useWakeLock();
   const { holder, takeOver } = useOneTab(`zevrin-check-${name}-${record.id}`);
   const save = (next: CheckRecord) => {
     if (next !== record) dispatch(recorded([put('checks', record, next)]));
   };
   const now = () => new Date().toISOString();
+  const setup = setups.find((s) => s.id === record.setup.id);
   const end = (outcome: 'complete' | 'abandoned') => {
-    save(endCheck(record, outcome, now()));
+    const ended = endCheck(record, outcome, now());
+    save(ended);
+    // What was seen and nobody had entered stands in the set-up from now on: one step, which can be undone.
+    const seen = seenIn(ended);
+    const filled = setup && seen.length > 0 && sameRig(setup, ended.setup) ? withFacts(setup, seen) : null;
+    if (setup && filled && fitsShape('setups', filled)) dispatch(edited(changeSetup(setup, filled, now(), null)));
     void navigate(`/${name}/log/${record.id}`);
   };
   const before = openBefore(record).length > 0;
@@ -65,7 +76,11 @@ function RunningCheck({ record }: { record: CheckRecord }) {
     partner: who.partner ?? 'Partner',
   };
   const handlers: Handlers = {
-    onSaw: (item, who, answer) => save(withEvent(record, sawEvent(item, who, answer, now()))),
+    onSaw: (item, who, answer) => {
+      // A Stop is felt, too: whoever looks at the rope does not look at the screen.
+      if (answer !== item.expected) navigator.vibrate?.([200, 100, 200]);
+      save(withEvent(record, sawEvent(item, who, answer, now())));
+    },
     onAccept: (item, who, reason) =>
       save(withEvent(record, { type: 'accepted', itemId: item.id, who, reason, at: now() })),
     onFixed: (item, note) => save(putRight(record, item, note, now())),
@@ -119,7 +134,7 @@ function RunningCheck({ record }: { record: CheckRecord }) {
           <p className="text-ink-2">
             {record.mode === 'face-to-face'
               ? `${names.climber} and ${names.partner} each said what they saw.`
-              : `${names.climber} said what was seen.`}{' '}
+              : `${names.climber} said what was seen. Nobody else looked.`}{' '}
             {restOf(record)}
           </p>
           {record.verdict !== 'clear' && (

@@ -18,7 +18,17 @@ import {
   type CheckItem,
   type Since,
 } from '@core/answers/check';
-import { beginCheck, endCheck, goOn, setupAfter, WHOLE_BECAUSE, type CheckRecord, type GoOn } from '@core/records/log';
+import {
+  agedWords,
+  beginCheck,
+  endCheck,
+  goOn,
+  setupAfter,
+  sinceCheck,
+  WHOLE_BECAUSE,
+  type CheckRecord,
+  type GoOn,
+} from '@core/records/log';
 import type { Setup } from '@core/rigs/rig';
 import { usePreferences } from '../../../app/preferences';
 import { usePlace } from '../../../app/place';
@@ -52,13 +62,30 @@ function costWords(items: readonly CheckItem[], depth: CheckDepth, setup: Setup)
   };
 }
 
+/** What has to be looked at of a set-up that was checked today and changed since; somebody new is checked whole. */
+function onlyChanged(setup: Setup, { verdict }: Assessment, way: GoOn, whole: readonly CheckItem[]) {
+  if (way.how !== 'whole' || way.from === null) return null;
+  const since = sinceCheck(way.from, setup, whole);
+  if (since === null || since.kinds.has('people')) return null;
+  const items = itemsOfNextGo(whole, setup, 'changed', way, since.again);
+  const begun: Begun = {
+    setup,
+    verdict,
+    items,
+    depth: 'next-go',
+    since: { check: way.from.id, at: way.from.endedAt!, what: 'changed' },
+    leftOut: titlesLeftOut(whole, items),
+  };
+  return { mode: way.from.mode, begun };
+}
+
 /** Why this check, and what it takes. */
 function leadWords(way: GoOn, setup: Setup, whole: readonly CheckItem[]): string {
   if (way.how === 'on') return `Checked at ${format(way.from.endedAt!, 'HH:mm')}. What happened since?`;
   const { things, time } = costWords(whole, 'whole', setup);
   const open = whole.filter(isOpen).length;
   return [
-    ...(way.because === 'never' ? [] : [WHOLE_BECAUSE[way.because]]),
+    ...(way.because === 'never' ? [] : [way.from ? agedWords(way.from, setup) : WHOLE_BECAUSE[way.because]]),
     `The whole check: ${things}, ${time}. Each is closed by saying what you saw.`,
     ...(open > 0 ? [`Before it you are asked what the plan left open: ${open}.`] : []),
   ].join(' ');
@@ -103,29 +130,52 @@ export function StartDialog({ setup, assessment, onClose }: StartDialogProps) {
               </Folded>
             </>
           ) : (
-            <>
-              <Modes main onStart={startWhole} />
-              {(way.because === 'never' || way.because === 'day') && (
-                <FourLooks
-                  setup={setup}
-                  items={itemsOfFourLooks(whole, way.failed)}
-                  onStart={(mode, items) =>
-                    start(mode, {
-                      setup,
-                      verdict: assessment.verdict,
-                      items,
-                      depth: 'four-looks',
-                      leftOut: titlesLeftOut(whole, items),
-                    })
-                  }
-                />
-              )}
-            </>
+            <Whole {...{ setup, assessment, way, whole }} onStart={start} />
           )}
           <Dialog.Close className="btn mt-3 w-full border-0">Not now</Dialog.Close>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
+  );
+}
+
+interface WholeProps {
+  readonly setup: Setup;
+  readonly assessment: Assessment;
+  readonly way: GoOn;
+  readonly whole: readonly CheckItem[];
+  readonly onStart: (mode: CheckRecord['mode'], begun: Begun) => void;
+}
+
+/** The whole check; what changed alone, where that is all; a glance, for those who say that they did the whole one. */
+function Whole({ setup, assessment, way, whole, onStart }: WholeProps) {
+  const { verdict } = assessment;
+  const only = onlyChanged(setup, assessment, way, whole);
+  const glance = itemsOfFourLooks(whole, way.failed);
+  const leftOut = titlesLeftOut(whole, glance);
+  return (
+    <>
+      {only && (
+        <button
+          type="button"
+          className="btn btn-act mt-3 min-h-14 w-full justify-between gap-3 px-4 text-left"
+          onClick={() => onStart(only.mode, only.begun)}
+        >
+          <span>{SINCE.changed}</span>
+          <span className="num text-sm font-normal whitespace-nowrap">
+            {costWords(only.begun.items, 'next-go', setup).things}
+          </span>
+        </button>
+      )}
+      <Modes main={only === null} onStart={(mode) => onStart(mode, { setup, verdict, items: [...whole] })} />
+      {way.how === 'whole' && (way.because === 'never' || way.because === 'day') && (
+        <FourLooks
+          setup={setup}
+          items={glance}
+          onStart={(mode, items) => onStart(mode, { setup, verdict, items, depth: 'four-looks', leftOut })}
+        />
+      )}
+    </>
   );
 }
 

@@ -2,7 +2,7 @@ import { format } from 'date-fns';
 import { Link, Navigate, useParams } from 'react-router';
 import { CHECK_DEPTHS, looksOf, SINCE } from '@core/answers/check';
 import { fillTemplate } from '@core/foundations/finding';
-import { checkers, itemStatus, quickAnswers, type CheckRecord } from '@core/records/log';
+import { checkers, itemStatus, quickAnswers, seenIn, type CheckRecord } from '@core/records/log';
 import { slotsOf } from '@core/rigs/elements';
 import { NotFound } from '../../../app/NotFound';
 import { useTitle } from '../../../app/useTitle';
@@ -35,6 +35,7 @@ export function RecordPage() {
       </p>
       <Noted record={record} />
       <LeftOut record={record} />
+      <Seen record={record} />
       <p className="mt-2">
         <span className="font-semibold">With</span> {gear.map((item) => item.name).join(', ')}.
       </p>
@@ -77,6 +78,18 @@ function Noted({ record }: { record: CheckRecord }) {
       {accepted > 0 &&
         `${accepted === 1 ? '1 risk was accepted as it is' : `${accepted} risks were accepted as they are`}, with a reason. `}
       {quick > 0 && `${quick} ${quick === 1 ? 'answer' : 'answers'} came too quickly to have looked.`}
+    </p>
+  );
+}
+
+/** What was seen and had not been entered in the set-up before. */
+function Seen({ record }: { record: CheckRecord }) {
+  const facts = seenIn(record).length;
+  if (facts === 0) return null;
+  return (
+    <p className="mt-2">
+      {facts === 1 ? '1 fact that nobody had entered was' : `${facts} facts that nobody had entered were`} seen here,
+      and went into the set-up.
     </p>
   );
 }

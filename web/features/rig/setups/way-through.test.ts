@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { beginCheck } from '@core/records/log';
 import { demoWorkspace, SETUPS } from '@core/samples';
 import { notRigged, withItem, type Setup } from '@core/rigs/rig';
 import { countUnobserved, notTaken, STAGE_IDS, wayThrough } from './way-through';
@@ -8,7 +9,7 @@ const way = (of: Setup, data: Parameters<typeof wayThrough>[1], stops = 0) => wa
 const none = { checks: [], uses: [], sequences: [] };
 const setup: Setup = { ...SETUPS['rappel-double'], updatedAt: '2026-10-01T08:00:00.000Z' };
 const record = (endedAt: string, outcome: 'complete' | 'abandoned' = 'complete') => ({
-  ...demoWorkspace().checks[0]!,
+  ...beginCheck({ id: 'c1', mode: 'alone', setup, verdict: 'clear', items: [], startedAt: '2026-10-01T09:00:00.000Z' }),
   setup,
   outcome,
   endedAt,
@@ -39,7 +40,7 @@ describe('the way through', () => {
     const before = { ...setup, site: { ...setup.site, weather: 'wet' as const } };
     expect(way(setup, { ...none, checks: [{ ...record('2026-10-02T08:00:00.000Z'), setup: before }] })).toMatchObject({
       next: 'check',
-      says: 'It was changed since the last check.',
+      says: 'Checked, but since then changed: the place.',
     });
     expect(way(setup, { ...none, checks: [record('2026-10-02T08:00:00.000Z', 'abandoned')] }).next).toBe('check');
     // A name and a note change nothing that was looked at.

@@ -1,5 +1,5 @@
 import { fieldsOf, wellRigged, type Setup } from '@core/rigs/rig';
-import { isAbout } from '@core/records/log';
+import { agedWords, isAbout } from '@core/records/log';
 import { slotsOf } from '@core/rigs/elements';
 import type { Workspace } from '@core/records/files';
 import { named } from '../../../ui/named';
@@ -45,30 +45,30 @@ export function wayThrough(
   stops: number,
 ): WayThrough {
   const [missing, unsaid] = [notTaken(setup), countUnobserved(setup)];
-  const checked = checks
-    .filter((c) => c.setup.id === setup.id && c.outcome === 'complete' && isAbout(c, setup))
-    .map((c) => c.endedAt!)
-    .sort()
-    .at(-1);
+  const complete = checks
+    .filter((c) => c.setup.id === setup.id && c.outcome === 'complete')
+    .sort((a, b) => (a.endedAt! < b.endedAt! ? -1 : 1));
+  const checked = complete.findLast((c) => isAbout(c, setup))?.endedAt ?? undefined;
+  const last = complete.at(-1);
   const logged = checked !== undefined && uses.some((u) => u.setupId === setup.id && u.at >= checked);
   const running = sequences.some((s) => s.name === named(`Steps: ${setup.name}`) && s.at !== null);
   const done = new Set<Stage>([
     ...(missing === 0 ? (['take'] as const) : []),
-    ...(missing === 0 && unsaid === 0 && stops === 0 ? (['rig'] as const) : []),
+    // A check looked at more than the form asks.
+    ...(missing === 0 && stops === 0 && (unsaid === 0 || checked !== undefined) ? (['rig'] as const) : []),
     ...(checked ? (['check'] as const) : []),
     ...(logged ? (['use', 'log'] as const) : []),
   ]);
   const next = STAGE_IDS.find((id) => !done.has(id)) ?? null;
+  const aged = last && checked === undefined ? agedWords(last, setup) : '';
   const things = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
   const says = {
     take: `${things(missing, 'place is', 'places are')} empty.`,
     rig:
       stops > 0
         ? `${things(stops, 'thing is', 'things are')} to be put right first.`
-        : `${things(unsaid, 'fact', 'facts')} about the rig ${unsaid === 1 ? 'is' : 'are'} not said: what is not seen at the desk is said at the rope.`,
-    check: checks.some((c) => c.setup.id === setup.id && c.outcome === 'complete')
-      ? 'It was changed since the last check.'
-      : 'Nobody has checked it yet.',
+        : `${aged && `${aged} `}${things(unsaid, 'fact', 'facts')} about the rig ${unsaid === 1 ? 'is' : 'are'} not said: what is not seen at the desk is said at the rope.`,
+    check: aged || 'Nobody has checked it yet.',
     use: running ? 'The steps are under way.' : 'Checked. Go step by step, or log it when you are back.',
     log: 'Write down how it went.',
   } as const;
