@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { assess } from '../assess/index.ts';
-import { elementAt, notRigged, setupSchema, withFields, type Setup } from '../../rigs/rig/index.ts';
+import {
+  elementAt,
+  fieldsOf,
+  notRigged,
+  setupSchema,
+  withField,
+  withFields,
+  type Setup,
+} from '../../rigs/rig/index.ts';
 import { filled, SETUPS, variedSetups } from '../../samples/index.ts';
 import { buildCheck, factsSeen, withFacts, type SeenFact } from './index.ts';
 
@@ -10,6 +18,34 @@ const samples = Object.entries(SETUPS)
   .map(([name, setup]) => ({ name, setup: filled(setup) }))
   .filter(({ setup }) => assess(notRigged(setup)).verdict !== 'stop');
 const places = (facts: readonly SeenFact[]) => facts.map((f) => `${f.ref}/${f.field}`);
+
+describe('the whole check', () => {
+  // How a point in a tree was tried is asked in any case; a bollard whose record says that it was tuned is weighed.
+  const BY_ITEM: Readonly<Record<string, string>> = { tried: 'tree-tried', tuned: 'weigh-device' };
+  it('has an item for everything to be seen at a rig that can be a Stop: by a fact that it sees, or by what it asks once that is not known', () => {
+    const asked = (setup: Setup) => new Set(whole(setup).map((i) => i.id));
+    let stops = 0;
+    for (const { name, setup } of Object.entries(SETUPS).map(([key, s]) => ({ name: key, setup: filled(s) }))) {
+      const before = assess(setup);
+      if (before.verdict === 'stop') continue;
+      const usual = asked(setup);
+      for (const { path, open, others } of fieldsOf(setup)) {
+        if (open !== 'unknown' || /\/(item|harness)\//.test(path)) continue;
+        const fatal = others.find((value) => assess(withField(setup, path, value)).verdict === 'stop');
+        if (fatal === undefined) continue;
+        stops += 1;
+        const unknown = withField(setup, path, 'unknown');
+        const field = path.split('/').at(-1)!;
+        const seen = factsSeen(unknown, whole(unknown)).some((f) => f.field === field);
+        const more = [...asked(unknown)].some((id) => !usual.has(id));
+        const asks = BY_ITEM[field];
+        const byItem = asks !== undefined && [...asked(unknown)].some((id) => id.startsWith(asks));
+        expect(seen || more || byItem, `${name}: ${path} ${String(fatal)}`).toBe(true);
+      }
+    }
+    expect(stops).toBeGreaterThan(50);
+  });
+});
 
 describe('what a check saw goes back into the set-up', () => {
   it('and what comes out is a set-up, of every rig that can be built', () => {

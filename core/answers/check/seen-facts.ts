@@ -29,6 +29,7 @@ const SAYS: Partial<Record<CheckItemKind, (item: CheckItem) => Facts>> = {
   'device-pull': () => ({ threaded: 'shown' }),
   'brake-side': ({ expected }) => ({ brakeSide: expected === 'The grooves' ? 'grooves' : 'smooth' }),
   'load-strand': () => ({ loadStrand: 'above' }),
+  'strands-lie': ({ expected }) => ({ strandsLie: expected === 'Side by side' ? 'parallel' : 'crossed' }),
   'device-connector': () => ({ gate: 'locked' }),
   'extra-gate': () => ({ gate: 'locked' }),
   'tether-gate': () => ({ gate: 'locked' }),
