@@ -1,5 +1,13 @@
 import { useEffect, useRef, type ReactNode } from 'react';
-import { FOUR, CHECK_PARTS, checkPartOf, partnersCheck, tellsWhatToDo, type CheckItem } from '@core/answers/check';
+import {
+  answersInOrder,
+  FOUR,
+  CHECK_PARTS,
+  checkPartOf,
+  partnersCheck,
+  tellsWhatToDo,
+  type CheckItem,
+} from '@core/answers/check';
 import { fillTemplate } from '@core/foundations/finding';
 import { itemStatus, looksFor, nextLook, type CheckRecord } from '@core/records/log';
 import { usePlace } from '../../../app/place';
@@ -9,6 +17,7 @@ import { FoldedThreadings } from '../../../drawing/threaded/lazy';
 import { useSettled } from '../../../ui/useSettled';
 import type { Handlers } from './handlers';
 import { Question } from './Question';
+import { ReadAloud } from './ReadAloud';
 import { Repair } from './Repair';
 import { threadingOfItem } from './threading-of-item';
 
@@ -67,6 +76,7 @@ type LookProps = CheckHalfProps & { readonly look: readonly CheckItem[]; readonl
 
 function Look({ record, who, names, answers, look, failed, onSaw, onFixed }: LookProps) {
   const { name: place } = usePlace();
+  const reader = usePreferences();
   const saidHere = look.filter((item) => itemStatus(record, item).confirmed.includes(who)).length;
   // What was tapped twice must not answer the next question either.
   const settled = useSettled(`${look[0]!.id}/${saidHere}`);
@@ -90,12 +100,21 @@ function Look({ record, who, names, answers, look, failed, onSaw, onFixed }: Loo
       </>
     );
   const facing = record.mode === 'face-to-face';
+  const spoken = [
+    first.title,
+    ...look.map((i) =>
+      fillTemplate(`${i.question} ${answersInOrder(i, record.id + who).join(', or ')}.`, i.numbers, reader),
+    ),
+  ];
   const picture = <LazyLookPicture setup={record.setup} look={look} />;
   return (
     <>
       <div className="flex items-start gap-3">
         <div className="min-w-0 flex-1">
-          <Heading>{first.title}</Heading>
+          <div className="flex items-center justify-between gap-2">
+            <Heading>{first.title}</Heading>
+            <ReadAloud texts={spoken} />
+          </div>
           <WhereToLook look={look}>
             {drawing && (
               <FoldedThreadings
