@@ -40,7 +40,7 @@ describe('the whole check', () => {
         const more = [...asked(unknown)].some((id) => !usual.has(id));
         const asks = BY_ITEM[field];
         const byItem = asks !== undefined && [...asked(unknown)].some((id) => id.startsWith(asks));
-        expect(seen || more || byItem, `${name}: ${path} ${String(fatal)}`).toBe(true);
+        expect(seen || more || byItem, `${name}: ${path} ${JSON.stringify(fatal)}`).toBe(true);
       }
     }
     expect(stops).toBeGreaterThan(50);
