@@ -88,8 +88,7 @@ function Seen({ record }: { record: CheckRecord }) {
   if (facts === 0) return null;
   return (
     <p className="mt-2">
-      {facts === 1 ? '1 fact that nobody had entered was' : `${facts} facts that nobody had entered were`} seen here,
-      and went into the set-up.
+      {facts === 1 ? '1 fact that nobody had entered was' : `${facts} facts that nobody had entered were`} seen here.
     </p>
   );
 }
