@@ -95,9 +95,9 @@ describe('a plate at the anchor', () => {
   it('the check asks which strand lies above, how the ropes lie, and pulls at each with the hand off', () => {
     const items = buildCheck(two, assess(two).findings);
     const of = (id: string) => items.find((i) => i.id === id)!;
-    expect(of('load-strand').expected).toBe('The one to the second');
-    expect(of('strands-lie').expected).toBe('Side by side all the way');
-    expect(of('device-pull')).toMatchObject({ expected: 'Each of the two', others: ['One of them', 'Neither'] });
+    expect(of('load-strand').expected).toBe('The strand to the second');
+    expect(of('strands-lie').expected).toBe('Side by side');
+    expect(of('device-pull')).toMatchObject({ expected: 'Both', others: ['One', 'None'] });
     const gathered = device(two, { strandsLie: 'crossed', gatheredM: 4 });
     expect(buildCheck(gathered, assess(gathered).findings).find((i) => i.id === 'strands-lie')!.expected).toMatch(
       /through one connector/,

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { kindOf, type CheckItem } from '@core/answers/check';
-import { Connector, Cord, Rope, Waist, Web } from './parts';
+import { ConnectorDrawn, CordDrawn, RopeDrawn, Waist, Web } from './parts';
 
 /** Strands side by side, with coils of cord around them. */
 const strands = (n: number) =>
@@ -9,12 +9,12 @@ const strands = (n: number) =>
   ) : (
     Array.from({ length: n }, (_, i) => {
       const x = 80 + (i - (n - 1) / 2) * 26;
-      return <Rope key={i} d={`M${x} 4V116`} second={i > 0} width={14} />;
+      return <RopeDrawn key={i} d={`M${x} 4V116`} second={i > 0} width={14} />;
     })
   );
 const wraps = (n: number) => (
   <>
-    <Rope d="M80 0V120" width={16} />
+    <RopeDrawn d="M80 0V120" width={16} />
     {Array.from({ length: n }, (_, i) => (
       <path
         key={i}
@@ -31,7 +31,7 @@ const ends = (a: boolean, b: boolean) => (
   <>
     {[a, b].map((knotted, i) => (
       <g key={i}>
-        <Rope d={`M${52 + i * 56} 4V${knotted ? 110 : 84}`} second={i > 0} width={10} />
+        <RopeDrawn d={`M${52 + i * 56} 4V${knotted ? 110 : 84}`} second={i > 0} width={10} />
         {knotted && (
           <ellipse cx={52 + i * 56} cy="82" rx="15" ry="17" fill={i > 0 ? 'var(--rope-b)' : 'var(--rope-a)'} />
         )}
@@ -50,8 +50,8 @@ const load = (where: 'broad' | 'narrow' | 'across' | 'end' | 'gate', oval: boole
   }[where];
   return (
     <>
-      <Connector x={80} y={60} oval={oval} height={100} />
-      <Rope d={at} width={12} />
+      <ConnectorDrawn x={80} y={60} oval={oval} height={100} />
+      <RopeDrawn d={at} width={12} />
     </>
   );
 };
@@ -59,8 +59,11 @@ const pairs = (n: number, crossed: boolean) => (
   <>
     {Array.from({ length: n }, (_, i) => (
       <g key={i}>
-        <Rope d={`M30 ${14 + i * 23}H130`} width={7} />
-        <Rope d={crossed && i === 2 ? `M30 ${34 + i * 23}L130 ${2 + i * 23}` : `M30 ${23 + i * 23}H130`} width={7} />
+        <RopeDrawn d={`M30 ${14 + i * 23}H130`} width={7} />
+        <RopeDrawn
+          d={crossed && i === 2 ? `M30 ${34 + i * 23}L130 ${2 + i * 23}` : `M30 ${23 + i * 23}H130`}
+          width={7}
+        />
       </g>
     ))}
   </>
@@ -68,18 +71,18 @@ const pairs = (n: number, crossed: boolean) => (
 const tied = (where: 'both' | 'one' | 'loop') => (
   <>
     <Waist />
-    <Rope
+    <RopeDrawn
       d={where === 'loop' ? 'M80 118Q104 92 84 66Q70 60 66 80' : `M110 4Q84 20 80 40V${where === 'both' ? 84 : 46}`}
       width={9}
     />
-    {where === 'one' && <Rope d="M80 46Q98 58 112 46" width={9} />}
+    {where === 'one' && <RopeDrawn d="M80 46Q98 58 112 46" width={9} />}
   </>
 );
 const clipped = (n: number) => (
   <>
-    <Connector x={92} y={62} oval height={96} />
+    <ConnectorDrawn x={92} y={62} oval height={96} />
     {Array.from({ length: n }, (_, i) => (
-      <Cord key={i} d={`M20 ${18 + i * 26}Q50 ${22 + i * 20} 92 ${24 + i * 4}`} />
+      <CordDrawn key={i} d={`M20 ${18 + i * 26}Q50 ${22 + i * 20} 92 ${24 + i * 4}`} />
     ))}
     {n < 2 && <Web d={`M20 ${44 - n * 4}L60 ${84 - n * 6}`} width={4} />}
   </>

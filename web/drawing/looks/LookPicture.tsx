@@ -2,7 +2,21 @@ import type { ReactNode } from 'react';
 import { kindOf, type CheckItem } from '@core/answers/check';
 import type { Family } from '@core/things/gear';
 import { deviceOf, indexOf, mainConnector, strandsIn, type Attachment, type Setup } from '@core/rigs/rig';
-import { Around, Connector, Cord, Device, Look, Person, Rings, Rock, Rope, SHEET, Touch, Waist, Web } from './parts';
+import {
+  Around,
+  ConnectorDrawn,
+  CordDrawn,
+  DeviceDrawn,
+  Look,
+  Figure,
+  Rings,
+  Ground,
+  RopeDrawn,
+  SHEET,
+  Touch,
+  Waist,
+  Web,
+} from './parts';
 
 /** What a picture takes from the set-up. */
 interface Seen {
@@ -15,18 +29,19 @@ interface Seen {
 }
 type Draw = (seen: Seen) => ReactNode;
 
-const device = ({ family }: Seen, x: number, y: number) => family && <Device family={family} x={x} y={y} />;
+const device = ({ family }: Seen, x: number, y: number) => family && <DeviceDrawn family={family} x={x} y={y} />;
 const strands = ({ two }: Seen, d: string, beside: string) => (
   <>
-    <Rope d={d} />
-    {two && <Rope d={beside} second />}
+    <RopeDrawn d={d} />
+    {two && <RopeDrawn d={beside} second />}
   </>
 );
-const anchor: Draw = ({ tree }) => (tree ? <Rock d="M60 0H84V44Q120 30 160 34V48Q116 46 84 66V120H60Z" /> : <Rings />);
+const anchor: Draw = ({ tree }) =>
+  tree ? <Ground d="M60 0H84V44Q120 30 160 34V48Q116 46 84 66V120H60Z" /> : <Rings />;
 
 const person: Draw = () => (
   <>
-    <Person x={66} />
+    <Figure x={66} />
     <Touch x={100} y={22} towards={-90} />
     <Touch x={30} y={82} />
     <Touch x={104} y={80} towards={90} />
@@ -43,7 +58,7 @@ const atDevice: Draw = (seen) => (
 );
 const knot: Draw = () => (
   <>
-    <Rope d="M80 0V30M72 84V104M88 84V104" />
+    <RopeDrawn d="M80 0V30M72 84V104M88 84V104" />
     <Look x={80} y={56} r={28} />
     <Touch x={80} y={12} towards={-90} />
     <Touch x={126} y={56} />
@@ -68,7 +83,7 @@ const threaded: Draw = (seen) => (
 );
 const gate: Draw = ({ oval }) => (
   <>
-    <Connector x={66} y={60} oval={oval} height={100} />
+    <ConnectorDrawn x={66} y={60} oval={oval} height={100} />
     <Touch x={112} y={58} towards={180} />
     <Around x={66} y={60} r={54} />
   </>
@@ -77,15 +92,15 @@ const hitch: Draw = (seen) => (
   <>
     {strands(seen, 'M60 0V120', 'M72 0V120')}
     <Look x={66} y={56} r={26} />
-    <Cord d="M90 64Q112 76 126 104" />
+    <CordDrawn d="M90 64Q112 76 126 104" />
     <Touch x={112} y={30} towards={180} />
   </>
 );
 const hitchClip: Draw = (seen) => (
   <>
-    <Cord d="M20 8Q40 20 66 24" />
-    <Cord d="M20 26Q44 34 66 28" />
-    <Connector x={66} y={56} oval={seen.oval} height={74} />
+    <CordDrawn d="M20 8Q40 20 66 24" />
+    <CordDrawn d="M20 26Q44 34 66 28" />
+    <ConnectorDrawn x={66} y={56} oval={seen.oval} height={74} />
     <Web d="M20 104Q80 116 140 100" width={14} />
     <Touch x={110} y={54} towards={180} />
   </>
@@ -93,7 +108,7 @@ const hitchClip: Draw = (seen) => (
 const through: Draw = (seen) => (
   <>
     {anchor(seen)}
-    {!seen.atAnchor && <Rope d="M70 118V66M92 118V66" />}
+    {!seen.atAnchor && <RopeDrawn d="M70 118V66M92 118V66" />}
     <Look x={seen.tree ? 72 : 80} y={54} r={24} />
     <Touch x={122} y={84} towards={90} />
   </>
@@ -101,7 +116,7 @@ const through: Draw = (seen) => (
 const ends: Draw = (seen) => (
   <>
     {strands(seen, 'M60 0V78', 'M98 0V70')}
-    <Rock d="M0 112H160V120H0Z" />
+    <Ground d="M0 112H160V120H0Z" />
     <Look x={60} y={90} r={15} />
     {seen.two && <Look x={98} y={82} r={15} />}
     <Touch x={134} y={80} />
@@ -110,8 +125,8 @@ const ends: Draw = (seen) => (
 const above: Draw = () => (
   <>
     <Rings />
-    <Rope d="M58 52V118" />
-    <Rope d="M102 52V118" second />
+    <RopeDrawn d="M58 52V118" />
+    <RopeDrawn d="M102 52V118" second />
     <Look x={80} y={66} r={18} />
     <Touch x={124} y={100} towards={90} />
   </>
@@ -128,25 +143,25 @@ const extended: Draw = (seen) => (
 const sits: Draw = (seen) => (
   <>
     {anchor(seen)}
-    <Rope d="M102 52V72" />
+    <RopeDrawn d="M102 52V72" />
     {device(seen, 102, 78)}
-    <Person x={44} />
+    <Figure x={44} />
     <Touch x={44} y={104} towards={90} />
   </>
 );
 const leans: Draw = (seen) => (
   <>
-    <Rope d="M46 0V74" />
-    <Person x={46} />
+    <RopeDrawn d="M46 0V74" />
+    <Figure x={46} />
     {device(seen, 122, 66)}
-    <Rope d="M122 34V0M126 84Q132 104 120 118" />
+    <RopeDrawn d="M122 34V0M126 84Q132 104 120 118" />
     <Touch x={78} y={104} towards={90} />
   </>
 );
 const bites: Draw = (seen) => (
   <>
     {strands(seen, 'M60 0V120', 'M72 0V120')}
-    <Cord d="M52 46h28M52 54h28M52 62h28M52 70h28M80 58Q108 70 124 104" />
+    <CordDrawn d="M52 46h28M52 54h28M52 62h28M52 70h28M80 58Q108 70 124 104" />
     <Touch x={104} y={34} towards={90} />
   </>
 );
@@ -154,14 +169,14 @@ const gap: Draw = (seen) => (
   <>
     {strands(seen, 'M60 36V118', 'M72 36V118')}
     {device(seen, 66, 24)}
-    <Cord d="M52 92h28M52 100h28M52 108h28M80 100Q100 108 122 112" />
+    <CordDrawn d="M52 92h28M52 100h28M52 108h28M80 100Q100 108 122 112" />
     <path d="M106 44V88M100 44h12M100 88h12" stroke="var(--act)" strokeWidth="3.5" fill="none" strokeLinecap="round" />
   </>
 );
 const said: Draw = () => (
   <>
-    <Person x={38} />
-    <Person x={122} />
+    <Figure x={38} />
+    <Figure x={122} />
     <path
       d="M62 8H98V24H84L80 32L76 24H62Z"
       fill="var(--surface)"
@@ -173,9 +188,9 @@ const said: Draw = () => (
 );
 const edge: Draw = () => (
   <>
-    <Rock d="M0 86H100L108 120H0Z" />
+    <Ground d="M0 86H100L108 120H0Z" />
     <g transform="translate(40 -26)">
-      <Person x={30} />
+      <Figure x={30} />
     </g>
     <Web d="M48 54H8" width={5} />
     <Touch x={116} y={54} towards={0} />

@@ -9,23 +9,23 @@ export const SHEET = { width: 160, height: 120 };
 
 const LINE = { fill: 'none', strokeLinecap: 'round', strokeLinejoin: 'round' } as const;
 
-export const Rope = ({ d, second = false, width = 6 }: { d: string; second?: boolean; width?: number }) => (
+export const RopeDrawn = ({ d, second = false, width = 6 }: { d: string; second?: boolean; width?: number }) => (
   <path d={d} {...LINE} stroke={second ? 'var(--rope-b)' : 'var(--rope-a)'} strokeWidth={width} />
 );
 export const Web = ({ d, width = 9 }: { d: string; width?: number }) => (
   <path d={d} {...LINE} stroke="var(--textile)" strokeWidth={width} />
 );
-export const Cord = ({ d }: { d: string }) => <path d={d} {...LINE} stroke="var(--cord)" strokeWidth="4" />;
+export const CordDrawn = ({ d }: { d: string }) => <path d={d} {...LINE} stroke="var(--cord)" strokeWidth="4" />;
 
 /** A device of its family, about 64 wide, by its middle. */
-export const Device = ({ family, x, y, size = 0.9 }: { family: Family; x: number; y: number; size?: number }) => (
+export const DeviceDrawn = ({ family, x, y, size = 0.9 }: { family: Family; x: number; y: number; size?: number }) => (
   <g transform={`translate(${x - 32 * size} ${y - 33 * size}) scale(${size})`}>
     <FamilyGlyph family={family} />
   </g>
 );
 
 /** A connector with its narrow end up and its gate to the right. */
-export function Connector({ x, y, oval, height = 70 }: { x: number; y: number; oval: boolean; height?: number }) {
+export function ConnectorDrawn({ x, y, oval, height = 70 }: { x: number; y: number; oval: boolean; height?: number }) {
   const [top, bottom] = oval ? [13, 13] : [9, 17];
   const [a, b] = [vec(x, y - height / 2 + top), vec(x, y + height / 2 - bottom)];
   return (
@@ -74,7 +74,7 @@ export const Around = ({ x, y, r = 20 }: { x: number; y: number; r?: number }) =
 const BODY = { fill: 'var(--body)', stroke: 'var(--body-line)', strokeWidth: 1.4 } as const;
 
 /** Head and helmet, trunk, belt and leg loops, from the front. */
-export const Person = ({ x, helmet = true }: { x: number; helmet?: boolean }) => (
+export const Figure = ({ x, helmet = true }: { x: number; helmet?: boolean }) => (
   <g>
     <path d={`M${x - 30} 118L${x - 24} 50Q${x - 22} 40 ${x} 40Q${x + 22} 40 ${x + 24} 50L${x + 30} 118Z`} {...BODY} />
     <circle cx={x} cy="24" r="13" {...BODY} />
@@ -102,13 +102,13 @@ export const Waist = ({ y = 30 }: { y?: number }) => (
   </g>
 );
 
-export const Rock = ({ d }: { d: string }) => (
+export const Ground = ({ d }: { d: string }) => (
   <path d={d} fill="var(--rock)" stroke="var(--rock-line)" strokeWidth="1.5" />
 );
 /** Two rings in rock. */
 export const Rings = () => (
   <g>
-    <Rock d="M0 0H160V30Q120 38 80 32Q40 26 0 34Z" />
+    <Ground d="M0 0H160V30Q120 38 80 32Q40 26 0 34Z" />
     {[58, 102].map((x) => (
       <circle key={x} cx={x} cy="40" r="12" fill="none" stroke="var(--metal)" strokeWidth="5" />
     ))}

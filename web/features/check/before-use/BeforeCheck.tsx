@@ -7,7 +7,7 @@ import { SeverityMark } from '../../../ui/SeverityMark';
 import { useSettled } from '../../../ui/useSettled';
 import { Accept } from './Accept';
 import type { Handlers } from './handlers';
-import { Question } from './Question';
+import { LookQuestion } from './LookQuestion';
 import { Repair } from './Repair';
 
 interface BeforeCheckProps extends Handlers {
@@ -63,7 +63,7 @@ function LeftOpen({ record, names, answers, item, onSaw, onAccept, onFixed }: Be
       ) : (
         <>
           <p className="mt-1 mb-2 font-semibold">{say(item.touch)}</p>
-          <Question
+          <LookQuestion
             {...{ record, item }}
             who="climber"
             said={false}

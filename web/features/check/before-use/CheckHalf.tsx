@@ -16,7 +16,7 @@ import { LazyLookPicture } from '../../../drawing/looks/lazy';
 import { FoldedThreadings } from '../../../drawing/threaded/lazy';
 import { useSettled } from '../../../ui/useSettled';
 import type { Handlers } from './handlers';
-import { Question } from './Question';
+import { LookQuestion } from './LookQuestion';
 import { ReadAloud } from './ReadAloud';
 import { Repair } from './Repair';
 import { threadingOfItem } from './threading-of-item';
@@ -134,7 +134,7 @@ function Look({ record, who, names, answers, look, failed, onSaw, onFixed }: Loo
       </div>
       <div ref={questions} className="grid gap-2 pt-2">
         {look.map((item) => (
-          <Question
+          <LookQuestion
             key={item.id}
             {...{ record, item, who }}
             said={itemStatus(record, item).confirmed.includes(who)}

@@ -4,7 +4,7 @@ import type { CheckRecord } from '@core/records/log';
 import { LazyAnswerPicture } from '../../../drawing/looks/lazy';
 import { usePreferences } from '../../../app/preferences';
 
-interface QuestionProps {
+interface LookQuestionProps {
   readonly record: Pick<CheckRecord, 'id'>;
   readonly item: CheckItem;
   readonly who: 'climber' | 'partner';
@@ -17,7 +17,7 @@ interface QuestionProps {
 }
 
 /** One question of a look, closed by what was seen. */
-export function Question({ record, item, who, said, disabled, small, onAnswer }: QuestionProps) {
+export function LookQuestion({ record, item, who, said, disabled, small, onAnswer }: LookQuestionProps) {
   const reader = usePreferences();
   const say = (text: string) => fillTemplate(text, item.numbers, reader);
   return (
