@@ -1,10 +1,9 @@
 import { base32nopad } from '@scure/base';
-import { readDocument, refusedWhole, writeSetup, type FileResult, type Document } from '@core/records/files';
-import type { Setup } from '@core/rigs/rig';
+import { readDocument, refusedWhole, type FileResult, type Document } from '@core/records/files';
 
 /*
- * A set-up inside a link, behind the #: that part is never sent to any server. The file as it would be saved, without
- * spaces, packed with a check sum (gzip: without one a changed letter can come out as another set-up), in base 32 of
+ * A set-up, or half a check, inside a link, behind the #: that part is never sent to any server. The file as it would
+ * be saved, without spaces, packed with a check sum (gzip: without one a changed letter can come out as another set-up), in base 32 of
  * capitals and digits, which a QR code holds in the fewest squares.
  */
 
@@ -39,9 +38,13 @@ async function through(bytes: Uint8Array, stream: ReadableWritablePair<Uint8Arra
 /** Whether this browser can pack a set-up into a code, and unpack one: older ones cannot. */
 export const canPack = (): boolean => typeof CompressionStream === 'function';
 
-/** The code of a set-up: capitals and digits. */
-export async function codeOf(setup: Setup): Promise<string> {
-  const text = JSON.stringify(JSON.parse(writeSetup(setup)));
+/**
+ * The code of a document: capitals and digits.
+ *
+ * @param written as it would be saved.
+ */
+export async function codeOf(written: string): Promise<string> {
+  const text = JSON.stringify(JSON.parse(written));
   return base32nopad.encode(await through(new TextEncoder().encode(text), new CompressionStream('gzip'), LONGEST_FILE));
 }
 

@@ -1,5 +1,6 @@
 import jsQR from 'jsqr';
 import { describe, expect, it } from 'vitest';
+import { writeSetup } from '@core/records/files';
 import { SETUPS } from '@core/samples';
 import { codeOf, documentOf } from './link';
 import { QUIET, squaresOf, type Squares } from './squares';
@@ -22,7 +23,7 @@ describe('the code of a set-up', () => {
   it.each(['rappel-double', 'lower', 'belay-seconds', 'tree-moving'] as const)(
     '%s: another program reads the link out of it, and the set-up out of that',
     async (name) => {
-      const link = `https://ropes.example/demo/open#${await codeOf(SETUPS[name])}`;
+      const link = `https://ropes.example/demo/open#${await codeOf(writeSetup(SETUPS[name]))}`;
       const read = readBack(squaresOf(link)!);
       expect(read).toBe(link);
       const result = await documentOf(read!.split('#')[1]!);

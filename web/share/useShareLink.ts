@@ -1,5 +1,4 @@
 import { useEffect, useState } from 'react';
-import type { Setup } from '@core/rigs/rig';
 import { usePlace } from '../app/place';
 import { canPack, codeOf } from './link';
 import { squaresOf, type Squares } from './squares';
@@ -11,22 +10,24 @@ export interface ShareLink {
 }
 
 /**
- * The link that carries a set-up, and its QR code; null while they are made, and where the browser cannot make them.
+ * The link that carries a document, and its QR code; null while they are made, and where the browser cannot make them.
+ *
+ * @param written the document as it would be saved.
  */
-export function useShareLink(setup: Setup): ShareLink | null {
+export function useShareLink(written: string): ShareLink | null {
   const { name: place } = usePlace();
-  const [ready, setReady] = useState<(ShareLink & { readonly of: Setup }) | null>(null);
+  const [ready, setReady] = useState<(ShareLink & { readonly of: string }) | null>(null);
   useEffect(() => {
     let gone = false;
     if (!canPack()) return;
-    void codeOf(setup).then((code) => {
+    void codeOf(written).then((code) => {
       if (gone) return;
       const link = `${location.origin}${import.meta.env.BASE_URL}${place}/open#${code}`;
-      setReady({ of: setup, link, squares: squaresOf(link) });
+      setReady({ of: written, link, squares: squaresOf(link) });
     });
     return () => {
       gone = true;
     };
-  }, [setup, place]);
-  return ready?.of === setup ? ready : null;
+  }, [written, place]);
+  return ready?.of === written ? ready : null;
 }

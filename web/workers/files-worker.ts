@@ -37,6 +37,14 @@ const api = {
     if (!result.ok) return { kind: 'refused', issues: result.issues, more: result.more };
     const document = result.value;
     if (document.kind === 'setup') return { kind: 'setup', setup: document.setup };
+    if (document.kind === 'half')
+      return {
+        kind: 'refused',
+        issues: [
+          { path: 'kind', read: document.kind, message: 'Half a check is read by the other phone, from its code.' },
+        ],
+        more: 0,
+      };
     if (document.kind === 'sequence') return { kind: 'sequence', sequence: document.sequence };
     held = document.workspace;
     const { workspace } = document;

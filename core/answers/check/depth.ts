@@ -57,7 +57,7 @@ const openedBy = (since: Since): ReadonlySet<CheckItemKind> => new Set([...EVERY
 export const turnsRound = (since: Since): boolean => since === 'changed-over' || since === 'next-route-changed';
 
 /** One belays another from the harness, so that the two can take turns. */
-const takeTurns = ({ persons, attachments }: Setup): boolean =>
+export const takeTurns = ({ persons, attachments }: Setup): boolean =>
   partnersCheck({ persons }) &&
   persons.length === 2 &&
   persons[0]!.role === 'climber' &&
@@ -116,6 +116,13 @@ export interface Earlier {
   readonly failed: ReadonlySet<string>;
 }
 
+/** All that can be asked of a set-up, at whatever depth. */
+export const allItems = (whole: readonly CheckItem[], setup: Setup): CheckItem[] => [...whole, thisPlace(setup)];
+
+/** Titles of what a shorter check does not look at. */
+export const titlesLeftOut = (whole: readonly CheckItem[], items: readonly CheckItem[]): string[] =>
+  whole.filter((i) => !items.some(({ id }) => id === i.id)).map((i) => (isOpen(i) ? 'Left open by the plan' : i.title));
+
 /**
  * Of all items of a check those of the next go: what was opened since the last one, what is asked for the first time,
  * and all that failed before.
@@ -133,7 +140,7 @@ export function itemsOfNextGo(
   const anew = new Set(again.map((i) => i.id));
   // By kind: changed over, what failed on one of them is looked for under the name of the other.
   const failed = new Set([...earlier.failed].map((id) => kindOf({ id }) ?? id));
-  return [...whole, ...(opened.has('this-place') ? [thisPlace(setup)] : [])].filter(
+  return (opened.has('this-place') ? allItems(whole, setup) : whole).filter(
     (i) => opened.has(kindOf(i)!) || anew.has(i.id) || !earlier.known.has(i.id) || failed.has(kindOf(i) ?? i.id),
   );
 }

@@ -1,6 +1,7 @@
 export { buildCheck, neverLeftOut } from './build-check.ts';
 export { ordersOf, sequenceOf } from './consequences.ts';
 export {
+  allItems,
   changedOver,
   CHECK_DEPTHS,
   costOf,
@@ -11,6 +12,7 @@ export {
   SINCE,
   sincesFor,
   tellsWhatToDo,
+  titlesLeftOut,
   turnsRound,
   type CheckCost,
   type CheckDepth,
@@ -20,4 +22,5 @@ export { askedOf, HALVES, halvesOf, isOpen, looksOf, type Half } from './looks.t
 export { answersInOrder, checkItemSchema, mayBeAccepted, type CheckItem } from './check-item.ts';
 export { factsSeen, withFacts, type SeenFact } from './seen-facts.ts';
 export { kindOf } from './item.ts';
+export { plantable, plantWords } from './plant.ts';
 export { againAfter, FOUR, partnersCheck, CHECK_PARTS, checkPartOf, type CheckPartId } from './systems.ts';

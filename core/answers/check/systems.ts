@@ -119,7 +119,7 @@ export function againAfter(
 }
 
 /** Whose it is: what a person wears, or is tied in with. */
-const wearerOf = ({ persons, attachments }: Setup, { part }: Pick<CheckItem, 'part'>): string | undefined => {
+export const wearerOf = ({ persons, attachments }: Setup, { part }: Pick<CheckItem, 'part'>): string | undefined => {
   const tied = attachments.find((a) => a.end.id === part)?.root;
   return tied?.kind === 'harness'
     ? tied.person

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { itemSchema, personSchema } from '../../things/gear/index.ts';
-import { checkRecordSchema, trainingSchema, usageSchema } from '../log/index.ts';
+import { checkRecordSchema, halfSchema, trainingSchema, usageSchema } from '../log/index.ts';
 import { setupSchema } from '../../rigs/rig/index.ts';
 import { wayTestSchema } from '../../things/connector/index.ts';
 import { sequenceSchema } from '../../answers/procedures/index.ts';
@@ -41,6 +41,8 @@ export const documentSchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...head, kind: z.literal('workspace'), workspace: workspaceSchema }),
   z.strictObject({ ...head, kind: z.literal('setup'), setup: setupSchema }),
   z.strictObject({ ...head, kind: z.literal('sequence'), sequence: sequenceSchema }),
+  // From phone to phone during a check; nobody keeps it as a file.
+  z.strictObject({ ...head, kind: z.literal('half'), half: halfSchema }),
 ]);
 export type Document = z.infer<typeof documentSchema>;
 

@@ -1,4 +1,4 @@
-import { beginCheck } from '../log/index.ts';
+import { beginCheck, halfOf } from '../log/index.ts';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
@@ -9,6 +9,7 @@ import {
   emptyWorkspace,
   readDocument,
   VERSION,
+  writeHalf,
   writeSequence,
   writeSetup,
   writeWorkspace,
@@ -51,6 +52,7 @@ const POOL: readonly unknown[] = [
   ...[1, 2, 3, 4].map((v) => fixture(`v${v}`)),
   JSON.parse(writeSetup(rappelDouble)),
   JSON.parse(writeSequence(lowSpanFromMemory)),
+  JSON.parse(writeHalf(halfOf({ ...small().checks[0]!, mode: 'two-phones', half: 'climber' }, true))),
   JSON.parse(writeWorkspace(small())),
 ];
 
@@ -166,7 +168,9 @@ const write = (document: Document) =>
     ? writeWorkspace(document.workspace)
     : document.kind === 'setup'
       ? writeSetup(document.setup)
-      : writeSequence(document.sequence);
+      : document.kind === 'half'
+        ? writeHalf(document.half)
+        : writeSequence(document.sequence);
 
 /** Lists of a workspace are written in the order of their ids, whatever order they were read in. */
 const ordered = (document: Document): Document =>
@@ -430,6 +434,7 @@ describe('a file that contradicts itself', () => {
         JSON.parse(writeWorkspace(demoWorkspace())),
         JSON.parse(writeSetup(rappelDouble)),
         JSON.parse(writeSequence(lowSpanFromMemory)),
+        JSON.parse(writeHalf(halfOf({ ...small().checks[0]!, mode: 'two-phones', half: 'climber' }, true))),
       ] as object[]) {
         const result = readDocument(JSON.stringify({ ...root, version }));
         // An order of steps is since version 3 what it is today.

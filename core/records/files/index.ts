@@ -6,5 +6,5 @@ export type { FileIssue } from './issue.ts';
 export { decodeText, LARGEST_FILE } from './decode.ts';
 export { readDocument } from './read.ts';
 export { refusedAt, refusedWhole, type FileResult, type Refused } from './result.ts';
-export { writeSequence, writeSetup, writeWorkspace } from './write.ts';
+export { writeHalf, writeSequence, writeSetup, writeWorkspace } from './write.ts';
 export { setupJsonSchema } from './schema.ts';

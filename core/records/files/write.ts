@@ -1,4 +1,5 @@
 import type { Setup } from '../../rigs/rig/index.ts';
+import type { HalfCheck } from '../log/index.ts';
 import type { Sequence } from '../../answers/procedures/index.ts';
 import { documentSchema, type Document, type Workspace } from './documents.ts';
 import { FORMAT, VERSION } from './version.ts';
@@ -35,3 +36,5 @@ export const writeSetup = (setup: Setup): string => print({ format: FORMAT, vers
 /** One order of steps as a file. */
 export const writeSequence = (sequence: Sequence): string =>
   print({ format: FORMAT, version: VERSION, kind: 'sequence', sequence });
+/** One half of a check, for the other phone. */
+export const writeHalf = (half: HalfCheck): string => print({ format: FORMAT, version: VERSION, kind: 'half', half });

@@ -1,16 +1,27 @@
-import { againAfter, halvesOf, isOpen, looksOf, type CheckItem, type Half } from '../../answers/check/index.ts';
-import type { CheckEvent } from './events.ts';
+import {
+  checkPartOf,
+  FOUR,
+  HALVES,
+  halvesOf,
+  isOpen,
+  looksOf,
+  type CheckItem,
+  type Half,
+} from '../../answers/check/index.ts';
+import { spread } from '../../foundations/units/index.ts';
 import { confirmers, itemStatus, type Answered } from './item-status.ts';
 import type { CheckRecord } from './check-record.ts';
 
 type Begun = Pick<CheckRecord, 'id' | 'mode' | 'setup' | 'verdict' | 'items' | 'startedAt'> &
-  Partial<Pick<CheckRecord, 'depth' | 'since' | 'leftOut'>>;
+  Partial<Pick<CheckRecord, 'depth' | 'since' | 'leftOut' | 'half' | 'planted'>>;
 
 /** A check that begins: the whole one, unless it is said how much is looked at. */
 export const beginCheck = (begun: Begun): CheckRecord => ({
   depth: 'whole',
   since: null,
   leftOut: [],
+  half: null,
+  planted: null,
   ...begun,
   events: [],
   endedAt: null,
@@ -18,7 +29,7 @@ export const beginCheck = (begun: Begun): CheckRecord => ({
   note: '',
 });
 
-type Running = Answered & Pick<CheckRecord, 'items'>;
+type Running = Answered & Pick<CheckRecord, 'items' | 'planted'>;
 /** The first item that is not done, or null when all are. */
 export const nextItem = (record: Running): CheckItem | null =>
   record.items.find((item) => itemStatus(record, item).state !== 'done') ?? null;
@@ -28,8 +39,20 @@ export const openBefore = (record: Running): CheckItem[] =>
   record.items.filter((item) => isOpen(item) && itemStatus(record, item).state !== 'done');
 
 /** What one of the two is asked for, look by look. */
-export const looksFor = (record: Omit<Running, 'events'>, half: Half): CheckItem[][] =>
+export const looksFor = (record: Omit<Running, 'events' | 'planted'>, half: Half): CheckItem[][] =>
   looksOf(record.items.filter((item) => !isOpen(item) && confirmers(record, item).includes(half)));
+
+/** The fault that was planted and is not put right yet; null: there is none. */
+export function stillPlanted({ planted, events }: Omit<Running, 'items'>): CheckRecord['planted'] {
+  return planted?.at && !events.some((e) => e.type === 'fixed' && e.itemId === planted.itemId) ? planted : null;
+}
+
+/** One of the two has still to answer it. Whoever planted a fault does not look at it until it is put right. */
+export function waitsFor(record: Running, item: CheckItem, half: Half): boolean {
+  const planted = stillPlanted(record);
+  const own = planted?.by === half && planted.itemId === item.id;
+  return !own && confirmers(record, item).includes(half) && !itemStatus(record, item).confirmed.includes(half);
+}
 
 /**
  * The look that one of the two stands before: where something failed, that, for both; else the first in which they
@@ -38,52 +61,31 @@ export const looksFor = (record: Omit<Running, 'events'>, half: Half): CheckItem
 export function nextLook(record: Running, half: Half): CheckItem[] | null {
   const failed = record.items.find((item) => itemStatus(record, item).state === 'failed');
   if (failed) return [failed];
-  const waits = (item: CheckItem) => !itemStatus(record, item).confirmed.includes(half);
-  return looksFor(record, half).find((look) => look.some(waits)) ?? null;
+  return looksFor(record, half).find((look) => look.some((item) => waitsFor(record, item, half))) ?? null;
 }
 
-/** The event of an answer. */
-export const sawEvent = (item: CheckItem, who: Half, answer: string, at: string): CheckEvent => ({
-  type: 'saw',
-  itemId: item.id,
-  who,
-  answer,
-  asExpected: answer === item.expected,
-  at,
-});
-
+/** Of how many checks one has an item that comes back the other way round. */
+const TURNED_ONE_IN = 4;
 /**
- * `at`, or when the record last heard something: a clock that is set back during a check makes no answer older than the
- * one before it.
+ * What comes back to one of the two, now and then, when nothing else is left: one item, asked for what was not seen.
+ * Which check and which item depends on the id of the record, so that a reload does not change it. null: nothing does.
  */
-const notBefore = ({ events, startedAt }: CheckRecord, at: string): string => {
-  const last = events.at(-1)?.at ?? startedAt;
-  return Date.parse(at) < Date.parse(last) ? last : at;
-};
-
-/** Adds an event to a running check; a check that has ended stays as it is. */
-export const withEvent = (record: CheckRecord, event: CheckEvent): CheckRecord =>
-  record.outcome === 'running'
-    ? { ...record, events: [...record.events, { ...event, at: notBefore(record, event.at) }] }
-    : record;
-
-/**
- * Something was put right: its item opens again, and with it what belongs to the same system and was already answered
- * by anybody. What failed beside it stays failed until it is put right itself.
- */
-export function putRight(record: CheckRecord, item: CheckItem, note: string, at: string): CheckRecord {
-  const touched = againAfter(item, record).filter((other) => itemStatus(record, other).confirmed.length > 0);
-  return [
-    { type: 'fixed', itemId: item.id, note, at } as const,
-    ...touched.map((other) => ({ type: 'again', itemId: other.id, because: item.id, at }) as const),
-  ].reduce<CheckRecord>(withEvent, record);
+export function turnedFor(record: Pick<CheckRecord, 'id' | 'depth'> & Running, half: Half): CheckItem | null {
+  const chance = spread(`turned/${record.id}/${half}`);
+  if (record.depth === 'four-looks' || chance % TURNED_ONE_IN > 0) return null;
+  if (record.events.some((e) => e.type === 'turned' && e.who === half)) return null;
+  const fit = looksFor(record, half)
+    .flat()
+    .filter((item) => FOUR.includes(checkPartOf(item)) && item.others.length > 1);
+  return fit[Math.floor(chance / TURNED_ONE_IN) % Math.max(1, fit.length)] ?? null;
 }
 
-/** Ends a check: complete only when every item is done, otherwise the record is returned as it was. */
-export function endCheck(record: CheckRecord, outcome: 'complete' | 'abandoned', at: string): CheckRecord {
-  if (record.outcome !== 'running' || (outcome === 'complete' && nextItem(record) !== null)) return record;
-  return { ...record, outcome, endedAt: notBefore(record, at) };
-}
+/** All is looked at, and nothing comes back to whoever answers here. */
+export const nothingLeft = (record: CheckRecord): boolean =>
+  nextItem(record) === null &&
+  (record.half ? [record.half] : record.mode === 'alone' ? (['climber'] as const) : HALVES).every(
+    (half) => turnedFor(record, half) === null,
+  );
 
 /** Names of the two who check each other. null: nobody is chosen. */
 export const checkers = (setup: Pick<CheckRecord['setup'], 'persons'>): Readonly<Record<Half, string | null>> => {

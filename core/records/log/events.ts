@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { HALVES } from '../../answers/check/index.ts';
+import { HALVES, type CheckItem } from '../../answers/check/index.ts';
 import { instantSchema } from '../../things/gear/index.ts';
 
 /** What happened during a check, in order. Nothing is taken back: a failed item stays in the record with its repair. */
@@ -28,5 +28,25 @@ export const checkEventSchema = z.discriminatedUnion('type', [
     reason: z.string().trim().min(5).max(300),
     at: instantSchema,
   }),
+  // The answer before came sooner than anybody can look: it is asked for again, once.
+  z.strictObject({ type: z.literal('hurried'), itemId: z.string(), who: z.enum(HALVES), at: instantSchema }),
+  // Asked the other way round: what was not seen. It agrees when that is all but what was expected.
+  z.strictObject({
+    type: z.literal('turned'),
+    itemId: z.string(),
+    who: z.enum(HALVES),
+    not: z.array(z.string()),
+    agrees: z.boolean(),
+    at: instantSchema,
+  }),
+  // The fault that was planted was answered as if it were not there.
+  z.strictObject({ type: z.literal('missed'), itemId: z.string(), who: z.enum(HALVES), at: instantSchema }),
 ]);
 export type CheckEvent = z.infer<typeof checkEventSchema>;
+
+/** What was not seen, asked the other way round: all but what was expected, and nothing else. */
+export const agreesTurned = ({ others }: Pick<CheckItem, 'others'>, not: readonly string[]): boolean =>
+  not.length === others.length && others.every((other) => not.includes(other));
+
+/** Who answers, and on how many phones. */
+export const CHECK_MODES = { alone: 'Alone', 'face-to-face': 'Face to face', 'two-phones': 'By two phones' } as const;

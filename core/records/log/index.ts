@@ -1,16 +1,18 @@
 export {
   beginCheck,
   checkers,
-  endCheck,
   looksFor,
   nextItem,
   nextLook,
+  nothingLeft,
   openBefore,
-  putRight,
-  sawEvent,
-  withEvent,
+  stillPlanted,
+  turnedFor,
+  waitsFor,
 } from './check-run.ts';
-export { checkEventSchema, type CheckEvent } from './events.ts';
+export { endCheck, putRight, saw, sawEvent, sawNot, withEvent } from './check-answers.ts';
+export { checkEventSchema, CHECK_MODES, type CheckEvent } from './events.ts';
+export { halfOf, halfSchema, joined, withOther, type HalfCheck } from './two-phones.ts';
 export { confirmers, itemStatus, type ItemState, type ItemStatus } from './item-status.ts';
 export { quickAnswers } from './pace.ts';
 export { agedWords, seenIn, setupSeen, sinceCheck } from './since-check.ts';

@@ -1,6 +1,6 @@
 import { askedOf, isOpen, type CheckItem, type Half } from '../../answers/check/index.ts';
 import type { Setup } from '../../rigs/rig/index.ts';
-import type { CheckEvent } from './events.ts';
+import type { CHECK_MODES, CheckEvent } from './events.ts';
 
 export type ItemState = 'open' | 'failed' | 'done';
 
@@ -14,7 +14,7 @@ export interface ItemStatus {
 
 type Asked = Pick<CheckItem, 'id' | 'part'>;
 export interface Answered {
-  readonly mode: 'alone' | 'face-to-face';
+  readonly mode: keyof typeof CHECK_MODES;
   readonly setup: Setup;
   readonly events: readonly CheckEvent[];
 }
@@ -26,7 +26,8 @@ export const confirmers = ({ mode, setup }: Pick<Answered, 'mode' | 'setup'>, it
 /**
  * State of one item, replayed from the events: an unexpected answer fails it; what somebody accepts by name counts as
  * confirmed by them; only a repair opens it again, and then everybody confirms anew; so they do what is looked at again
- * because something beside it was put right. Answers given while it is failed do not count.
+ * because something beside it was put right. An answer that was hurried, or that does not agree with what its half says
+ * the other way round, is asked for again. Answers given while it is failed do not count.
  */
 export function itemStatus(record: Answered, item: Asked): ItemStatus {
   const told = record.events.filter((e) => e.itemId === item.id).reduce(after, NOTHING_SAID);
@@ -49,6 +50,15 @@ function after(told: Told, event: CheckEvent): Told {
   if (event.type === 'again') return told.failed ? told : NOTHING_SAID;
   if (told.failed) return told;
   const { who } = event;
+  if (event.type === 'missed') return { failed: true, seen: false, confirmed: [], answers: told.answers };
+  if (event.type === 'hurried' || event.type === 'turned')
+    return event.type === 'turned' && event.agrees
+      ? told
+      : {
+          ...told,
+          confirmed: told.confirmed.filter((half) => half !== who),
+          answers: told.answers.filter((a) => a.who !== who),
+        };
   if (event.type === 'accepted') return { ...told, confirmed: withHalf(told.confirmed, who) };
   const answers = [...told.answers, { who, answer: event.answer }];
   if (!event.asExpected) return { failed: true, seen: false, confirmed: [], answers };

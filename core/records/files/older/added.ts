@@ -92,6 +92,7 @@ export const ADDED: readonly {
   { since: 14, to: checked, unsaid: { depth: 'whole', since: null, leftOut: [] } },
   // A next go may be of what changed in the set-up; older ones were of what somebody said.
   { since: 15, to: checked, unsaid: {} },
+  { since: 16, to: checked, unsaid: none('half', 'planted') },
 ];
 
 /** A rig says what is particular to a tree since version 11, wherever it stands. */

@@ -10,7 +10,7 @@ import type { Handlers } from './handlers';
 import { LookQuestion } from './LookQuestion';
 import { Repair } from './Repair';
 
-interface BeforeCheckProps extends Handlers {
+interface BeforeCheckProps extends Omit<Handlers, 'onSawNot'> {
   readonly record: CheckRecord;
   readonly names: Readonly<Record<'climber' | 'partner', string>>;
   readonly answers: boolean;

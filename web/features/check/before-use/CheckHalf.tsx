@@ -9,7 +9,7 @@ import {
   type CheckItem,
 } from '@core/answers/check';
 import { fillTemplate } from '@core/foundations/finding';
-import { itemStatus, looksFor, nextLook, type CheckRecord } from '@core/records/log';
+import { itemStatus, looksFor, nextLook, turnedFor, waitsFor, type CheckRecord } from '@core/records/log';
 import { usePlace } from '../../../app/place';
 import { usePreferences } from '../../../app/preferences';
 import { LazyLookPicture } from '../../../drawing/looks/lazy';
@@ -20,12 +20,14 @@ import { LookQuestion } from './LookQuestion';
 import { ReadAloud } from './ReadAloud';
 import { Repair } from './Repair';
 import { threadingOfItem } from './threading-of-item';
+import { Turned } from './Turned';
 
 interface CheckHalfProps extends Handlers {
   readonly record: CheckRecord;
   readonly who: 'climber' | 'partner';
   readonly names: Readonly<Record<'climber' | 'partner', string>>;
-  readonly turned: boolean;
+  /** The one who sits across reads it. */
+  readonly upsideDown: boolean;
   /** False while the check runs in another tab. */
   readonly answers: boolean;
 }
@@ -39,20 +41,31 @@ function systemWords({ setup }: CheckRecord, item: CheckItem): string {
     : `${CHECK_PARTS[system]}, ${place + 1} of ${FOUR.length}`;
 }
 
+/** The last that was said of it came sooner than anybody can look, or did not agree with what was said before. */
+const askedAgain = (
+  { events }: CheckRecord,
+  item: CheckItem,
+  who: 'climber' | 'partner',
+): 'hurried' | 'turned' | null => {
+  const last = events.findLast((e) => e.itemId === item.id && 'who' in e && e.who === who);
+  return last?.type === 'hurried' ? 'hurried' : last?.type === 'turned' && !last.agrees ? 'turned' : null;
+};
+
 /** One person’s half of the check, at their own pace: one look at a time, and what was seen. */
 export function CheckHalf(props: CheckHalfProps) {
-  const { record, who, names, turned } = props;
+  const { record, who, names, upsideDown } = props;
   const mine = looksFor(record, who);
   const look = nextLook(record, who);
   const failed = look !== null && itemStatus(record, look[0]!).state === 'failed';
-  const left = mine.flat().filter((item) => !itemStatus(record, item).confirmed.includes(who)).length;
+  const turned = look === null ? turnedFor(record, who) : null;
+  const left = mine.flat().filter((item) => waitsFor(record, item, who)).length + (turned ? 1 : 0);
   const number = look ? mine.findIndex((l) => l.some((i) => i.id === look[0]!.id)) + 1 : mine.length;
   return (
     <section
       aria-label={`Half of ${names[who]}`}
       data-half={who}
       data-left={left}
-      className={`flex min-h-0 flex-1 flex-col overflow-y-auto px-4 py-3 ${turned ? 'rotate-180' : ''} ${failed ? 'bg-stop-wash' : ''}`}
+      className={`flex min-h-0 flex-1 flex-col overflow-y-auto px-4 py-3 ${upsideDown ? 'rotate-180' : ''} ${failed ? 'bg-stop-wash' : ''}`}
     >
       <p className="flex justify-between gap-3 text-sm text-ink-2">
         <span>
@@ -63,7 +76,13 @@ export function CheckHalf(props: CheckHalfProps) {
           {number}/{mine.length}
         </span>
       </p>
-      {look ? <Look key={keyOf(record, look)} {...props} look={look} failed={failed} /> : <Done {...props} />}
+      {look ? (
+        <Look key={keyOf(record, look)} {...props} look={look} failed={failed} />
+      ) : turned ? (
+        <ComesBack {...props} item={turned} />
+      ) : (
+        <Done {...props} />
+      )}
     </section>
   );
 }
@@ -72,19 +91,28 @@ export function CheckHalf(props: CheckHalfProps) {
 const keyOf = ({ events }: CheckRecord, look: readonly CheckItem[]): string =>
   `${look[0]!.id}/${events.filter((e) => e.type === 'fixed').length}`;
 
+function ComesBack({ record, who, answers, item, onSawNot }: CheckHalfProps & { readonly item: CheckItem }) {
+  const settled = useSettled(`turned/${item.id}`);
+  return (
+    <Turned {...{ record, item, who }} disabled={!answers || !settled} onSaid={(not) => onSawNot(item, who, not)} />
+  );
+}
+
 type LookProps = CheckHalfProps & { readonly look: readonly CheckItem[]; readonly failed: boolean };
 
 function Look({ record, who, names, answers, look, failed, onSaw, onFixed }: LookProps) {
   const { name: place } = usePlace();
   const reader = usePreferences();
   const saidHere = look.filter((item) => itemStatus(record, item).confirmed.includes(who)).length;
+  const asked = record.events.filter((e) => e.type === 'hurried' && e.who === who).length;
   // What was tapped twice must not answer the next question either.
-  const settled = useSettled(`${look[0]!.id}/${saidHere}`);
+  const settled = useSettled(`${look[0]!.id}/${saidHere}/${asked}`);
   const questions = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (saidHere > 0) questions.current?.querySelector('[data-item]')?.scrollIntoView({ block: 'nearest' });
   }, [saidHere]);
   const [first] = look as [CheckItem];
+  const isAsked = (item: CheckItem) => waitsFor(record, item, who) || itemStatus(record, item).confirmed.includes(who);
   const drawing = look.map((i) => threadingOfItem(record, i)).find((d) => d !== null);
   if (failed)
     return (
@@ -94,7 +122,7 @@ function Look({ record, who, names, answers, look, failed, onSaw, onFixed }: Loo
           draftKey={`${place}/repair/${record.id}/${first.id}`}
           {...{ record, names }}
           item={first}
-          fixer={who === 'climber' && answers}
+          fixer={who === (record.half ?? 'climber') && answers}
           onFixed={(note) => onFixed(first, note)}
         />
       </>
@@ -133,10 +161,11 @@ function Look({ record, who, names, answers, look, failed, onSaw, onFixed }: Loo
         {!facing && <div className="mx-auto h-full max-h-72 max-w-md">{picture}</div>}
       </div>
       <div ref={questions} className="grid gap-2 pt-2">
-        {look.map((item) => (
+        {look.filter(isAsked).map((item) => (
           <LookQuestion
             key={item.id}
             {...{ record, item, who }}
+            again={askedAgain(record, item, who)}
             said={itemStatus(record, item).confirmed.includes(who)}
             disabled={!answers || !settled}
             small={facing}

@@ -5,9 +5,9 @@ import { Route } from 'react-router';
 import { assess } from '@core/answers/assess';
 import { buildCheck } from '@core/answers/check';
 import { METRIC, fillTemplate } from '@core/foundations/finding';
-import { beginCheck, type CheckRecord } from '@core/records/log';
+import { beginCheck, sawEvent, turnedFor, withEvent, type CheckRecord } from '@core/records/log';
 import { withFields, withItem } from '@core/rigs/rig';
-import { changed, club, rappelDouble, SETUPS } from '@core/samples';
+import { changed, club, filled, rappelDouble, SETUPS } from '@core/samples';
 import { showPage } from '../../../app/place.test-help';
 import { FakeLocks } from '../../../ui/locks.test-help';
 import { SETTLE_MS } from '../../../ui/useSettled';
@@ -40,11 +40,12 @@ afterEach(() => {
   localStorage.clear();
 });
 
-const look = (ms = SETTLE_MS) => act(() => vi.advanceTimersByTimeAsync(ms));
-async function show(mode: CheckRecord['mode'] = 'alone', checks = [record(mode)]) {
+/** Long enough to have looked. */
+const look = (ms = 2100) => act(() => vi.advanceTimersByTimeAsync(ms));
+async function show(mode: CheckRecord['mode'] = 'alone', checks = [record(mode)], id = 'c1') {
   const page = showPage({
     path: 'check/:checkId',
-    at: 'check/c1',
+    at: `check/${id}`,
     element: <CheckPage />,
     data: { checks },
     more: <Route path=":workspace/log/:checkId" element={<p>The record</p>} />,
@@ -150,6 +151,122 @@ describe('one tap, one item', () => {
     await look();
     fireEvent.click(answer(0));
     expect(events().at(-1)).toMatchObject({ type: 'saw', asExpected: true });
+  });
+});
+
+describe('it stays honest', () => {
+  it('what comes quicker than anybody can look is asked again once, kindly, and then taken', async () => {
+    const { events } = await show();
+    fireEvent.click(answer(0));
+    await look(SETTLE_MS);
+    fireEvent.click(answer(1));
+    expect(events().map((e) => e.type)).toEqual(['saw', 'saw', 'hurried']);
+    expect(halves().getByRole('status').textContent).toContain('Once more, please');
+    // A second tap of the same finger does not answer it.
+    fireEvent.click(answer(1));
+    expect(events()).toHaveLength(3);
+    await look(SETTLE_MS);
+    fireEvent.click(answer(1));
+    expect(events().at(-1)).toMatchObject({ type: 'saw', itemId: items[1]!.id });
+    await look(SETTLE_MS);
+    expect(halves().getByRole('button', { name: expected(2) })).toBeTruthy();
+  });
+
+  // Of an id one knows which item comes back: that is so for this one.
+  const turning = () => {
+    const id = Array.from({ length: 40 }, (_, i) => `t${i}`).find((id) => {
+      const done = items.reduce((r, i) => withEvent(r, sawEvent(i, 'climber', i.expected, r.startedAt)), {
+        ...record('alone'),
+        id,
+      });
+      return turnedFor(done, 'climber') !== null;
+    })!;
+    return { ...record('alone'), id };
+  };
+  it('now and then an item comes back the other way round; what does not agree is looked at once more', async () => {
+    const begun = turning();
+    const { events, outcome } = await show('alone', [begun], begun.id);
+    for (const n of [0, 1, 2]) {
+      fireEvent.click(answer(n));
+      await look();
+    }
+    const back = items.find((i) => i.id === document.querySelector<HTMLElement>('[data-turned]')!.dataset.turned)!;
+    const words = (text: string) => fillTemplate(text, back.numbers, METRIC);
+    const mark = (text: string) => fireEvent.click(halves().getByRole('button', { name: words(text) }));
+    const done = () => halves().getByRole<HTMLButtonElement>('button', { name: /^(It is none of those|Mark what)/ });
+    expect(done().disabled).toBe(true);
+    mark(back.expected);
+    mark(back.others[0]!);
+    fireEvent.click(done());
+    expect(events().at(-1)).toMatchObject({ type: 'turned', agrees: false });
+    await look();
+    expect(halves().getByRole('status').textContent).toContain('do not agree');
+    fireEvent.click(halves().getByRole('button', { name: words(back.expected) }));
+    await look();
+    fireEvent.click(screen.getByRole('button', { name: 'Close the check' }));
+    expect(outcome()).toBe('complete');
+  });
+  it('said rightly, nothing more is asked', async () => {
+    const begun = turning();
+    const { events } = await show('alone', [begun], begun.id);
+    for (const n of [0, 1, 2]) {
+      fireEvent.click(answer(n));
+      await look();
+    }
+    const back = items.find((i) => i.id === document.querySelector<HTMLElement>('[data-turned]')!.dataset.turned)!;
+    for (const other of back.others)
+      fireEvent.click(halves().getByRole('button', { name: fillTemplate(other, back.numbers, METRIC) }));
+    fireEvent.click(halves().getByRole('button', { name: 'It is none of those' }));
+    expect(events().at(-1)).toMatchObject({ type: 'turned', agrees: true });
+    expect(screen.getByRole('button', { name: 'Close the check' })).toBeTruthy();
+  });
+});
+
+describe('a fault that was planted by agreement', () => {
+  const topRope = filled(SETUPS['belay-top-rope']);
+  const planted = (): CheckRecord => {
+    const { findings, verdict } = assess(topRope);
+    const gate = buildCheck(topRope, findings).filter(({ id }) => id === 'device-connector');
+    return beginCheck({
+      id: 'c1',
+      mode: 'face-to-face',
+      setup: topRope,
+      verdict,
+      items: gate,
+      startedAt: '2026-01-01T00:00:00.000Z',
+      planted: { by: 'partner', itemId: 'device-connector', at: null },
+    });
+  };
+  const [gate] = planted().items;
+  const plant = async () => {
+    const page = await show('face-to-face', [planted()]);
+    fireEvent.click(screen.getByRole('button', { name: 'Show it' }));
+    expect(screen.getByText('Leave the gate of your belay connector unlocked.')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: /^It is done/ }));
+    await look();
+    return page;
+  };
+  it('is asked of the other one alone; found, it is put right, and then both look', async () => {
+    const { events } = await plant();
+    expect(halves('partner').queryAllByRole('group')).toEqual([]);
+    fireEvent.click(halves().getByRole('button', { name: gate!.others[0]! }));
+    expect(halves().getByText(/planted it\. It was found/)).toBeTruthy();
+    fireEvent.change(halves().getByLabelText('What was put right?'), { target: { value: 'Locked' } });
+    fireEvent.click(halves().getByRole('button', { name: 'Put right: check it again' }));
+    await look();
+    for (const who of ['climber', 'partner'] as const) {
+      fireEvent.click(halves(who).getByRole('button', { name: gate!.expected }));
+      await look();
+    }
+    expect(events().map((e) => e.type)).toEqual(['saw', 'fixed', 'saw', 'saw']);
+    expect(screen.getByRole('button', { name: 'Close the check' })).toBeTruthy();
+  });
+  it('not found, it is a Stop that says what is still wrong, and the check does not end with it', async () => {
+    const { events } = await plant();
+    fireEvent.click(halves().getByRole('button', { name: gate!.expected }));
+    expect(events().map((e) => e.type)).toEqual(['saw', 'missed']);
+    expect(halves().getByText(/was not found\. It is still there: Leave the gate/)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Close the check' })).toBeNull();
   });
 });
 

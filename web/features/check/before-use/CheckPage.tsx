@@ -1,16 +1,19 @@
 import { format } from 'date-fns';
+import { useState, type ReactNode } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { checkPartOf, isOpen, looksOf, partnersCheck, withFacts } from '@core/answers/check';
 import {
   checkers,
   endCheck,
   itemStatus,
-  nextItem,
+  nothingLeft,
   openBefore,
   putRight,
   sameRig,
-  sawEvent,
+  saw,
+  sawNot,
   seenIn,
+  stillPlanted,
   withEvent,
   type CheckRecord,
 } from '@core/records/log';
@@ -31,6 +34,9 @@ import { useWakeLock } from '../../../ui/useWakeLock';
 import { BeforeCheck } from './BeforeCheck';
 import { CheckHalf } from './CheckHalf';
 import type { Handlers } from './handlers';
+import { PhoneCode } from './PhoneCode';
+import { Plant } from './Plant';
+import { isFirst, isWaiting, otherHalf, TwoPhones } from './TwoPhones';
 
 export function CheckPage() {
   const { checkId } = useParams();
@@ -68,8 +74,6 @@ function RunningCheck({ record }: { record: CheckRecord }) {
     if (setup && filled && fitsShape('setups', filled)) dispatch(edited(changeSetup(setup, filled, now(), null)));
     void navigate(`/${name}/log/${record.id}`);
   };
-  const before = openBefore(record).length > 0;
-  const facing = record.mode === 'face-to-face' && !before;
   const who = checkers(record.setup);
   const names = {
     climber: who.climber ?? 'Climber',
@@ -77,10 +81,12 @@ function RunningCheck({ record }: { record: CheckRecord }) {
   };
   const handlers: Handlers = {
     onSaw: (item, who, answer) => {
+      const next = saw(record, item, who, answer, now());
       // A Stop is felt, too: whoever looks at the rope does not look at the screen.
-      if (answer !== item.expected) navigator.vibrate?.([200, 100, 200]);
-      save(withEvent(record, sawEvent(item, who, answer, now())));
+      if (itemStatus(next, item).state === 'failed') navigator.vibrate?.([200, 100, 200]);
+      save(next);
     },
+    onSawNot: (item, who, not) => save(sawNot(record, item, who, not, now())),
     onAccept: (item, who, reason) =>
       save(withEvent(record, { type: 'accepted', itemId: item.id, who, reason, at: now() })),
     onFixed: (item, note) => save(putRight(record, item, note, now())),
@@ -105,9 +111,8 @@ function RunningCheck({ record }: { record: CheckRecord }) {
           This browser does not tell whether the check is open in another tab too. Answer in one only.
         </p>
       )}
-      {nextItem(record) ? (
-        <>
-          {facing && <CheckHalf {...running} who="partner" turned />}
+      {!nothingLeft(record) ? (
+        <Running {...running} onPlanted={(planted) => save({ ...record, planted })}>
           <div className="flex items-center gap-3 border-y-2 border-ink bg-paper px-3 py-1">
             <Link to={`/${name}/setups/${record.setup.id}`} className="btn border-0 bg-transparent px-2">
               Leave
@@ -117,24 +122,23 @@ function RunningCheck({ record }: { record: CheckRecord }) {
             <ConfirmButton
               className="btn border-0 bg-transparent px-2"
               title="End this check unfinished?"
-              text="It is kept in the log as unfinished. A new check begins from the start."
+              text={`It is kept in the log as unfinished. A new check begins from the start.${stillPlanted(record) ? ' The planted fault is still there: put it right first.' : ''}`}
               confirm="End it"
               onConfirm={() => end('abandoned')}
             >
               End
             </ConfirmButton>
           </div>
-          {before ? <BeforeCheck {...running} /> : <CheckHalf {...running} who="climber" turned={false} />}
-        </>
+        </Running>
       ) : (
-        <div className="m-auto grid max-w-md gap-4 p-6 text-center">
+        <div className="m-auto grid max-h-full max-w-md gap-4 overflow-y-auto p-6 text-center">
           <p className="text-2xl font-bold">
             All {looksOf(record.items.filter((i) => !isOpen(i))).length} things looked at
           </p>
           <p className="text-ink-2">
-            {record.mode === 'face-to-face'
-              ? `${names.climber} and ${names.partner} each said what they saw.`
-              : `${names.climber} said what was seen. Nobody else looked.`}{' '}
+            {record.mode === 'alone'
+              ? `${names.climber} said what was seen. Nobody else looked.`
+              : `${names.climber} and ${names.partner} each said what they saw.`}{' '}
             {restOf(record)}
           </p>
           {record.verdict !== 'clear' && (
@@ -143,9 +147,73 @@ function RunningCheck({ record }: { record: CheckRecord }) {
             </p>
           )}
           <Close onClose={() => end('complete')} disabled={holder !== 'here'} />
+          {record.half && (
+            <details className="text-left" open>
+              <summary className="flex min-h-12 cursor-pointer items-center text-ink-2 underline">
+                The code for {names[otherHalf(record)]}, so that it is complete there too
+              </summary>
+              <PhoneCode record={record} other={names[otherHalf(record)]} first={false} />
+            </details>
+          )}
         </div>
       )}
     </main>
+  );
+}
+
+interface RunningProps extends Handlers {
+  readonly record: CheckRecord;
+  readonly names: Readonly<Record<'climber' | 'partner', string>>;
+  readonly answers: boolean;
+  readonly onPlanted: (planted: CheckRecord['planted']) => void;
+  /** The bar between the two halves. */
+  readonly children: ReactNode;
+}
+
+/** What stands on the screen of a check that is not done: what comes before it, the codes of two phones, or looks. */
+function Running({ children, onPlanted, ...running }: RunningProps) {
+  const { record, names, answers } = running;
+  const [codes, setCodes] = useState(isFirst(record));
+  const own = record.half ?? 'climber';
+  const planted = record.planted?.at === null ? record.planted : null;
+  if (openBefore(record).length > 0)
+    return (
+      <>
+        {children}
+        <BeforeCheck {...running} />
+      </>
+    );
+  if (planted)
+    return (
+      <>
+        {children}
+        <Plant
+          {...{ record, names }}
+          disabled={!answers}
+          onDone={() => onPlanted({ ...planted, at: new Date().toISOString() })}
+          onNone={() => onPlanted(null)}
+        />
+      </>
+    );
+  const waiting = isWaiting(record);
+  if (record.half && (codes || waiting))
+    return (
+      <>
+        {children}
+        <TwoPhones {...{ record, names }} onBegin={waiting ? null : () => setCodes(false)} />
+      </>
+    );
+  return (
+    <>
+      {record.mode === 'face-to-face' && <CheckHalf {...running} who="partner" upsideDown />}
+      {children}
+      <CheckHalf {...running} who={own} upsideDown={false} />
+      {record.half && (
+        <button type="button" className="btn m-2" onClick={() => setCodes(true)}>
+          The code for {names[otherHalf(record)]}
+        </button>
+      )}
+    </>
   );
 }
 

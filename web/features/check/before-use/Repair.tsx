@@ -1,8 +1,9 @@
-import { CHECK_PARTS, checkPartOf, isOpen, type CheckItem } from '@core/answers/check';
+import { CHECK_PARTS, checkPartOf, isOpen, plantWords, type CheckItem } from '@core/answers/check';
 import { fillTemplate } from '@core/foundations/finding';
-import { itemStatus, type CheckRecord } from '@core/records/log';
+import { itemStatus, stillPlanted, type CheckRecord } from '@core/records/log';
 import { usePreferences } from '../../../app/preferences';
 import { SeverityMark } from '../../../ui/SeverityMark';
+import { otherHalf } from './TwoPhones';
 import { Written } from './Written';
 
 interface RepairProps {
@@ -19,6 +20,8 @@ interface RepairProps {
 export function Repair({ draftKey, record, item, names, fixer, onFixed }: RepairProps) {
   const reader = usePreferences();
   const { answers } = itemStatus(record, item);
+  const planted = stillPlanted(record)?.itemId === item.id;
+  const missed = planted && record.events.some((e) => e.type === 'missed');
   const say = (text: string) => fillTemplate(text, item.numbers, reader);
   return (
     <div className="mt-2 grid gap-2">
@@ -53,6 +56,13 @@ export function Repair({ draftKey, record, item, names, fixer, onFixed }: Repair
       ) : (
         <p>Put it right together; then both look at it again.</p>
       )}
+      {missed && (
+        <p className="font-semibold">
+          {names[record.planted!.by]} planted it, and it was not found. It is still there: {plantWords(item)}
+        </p>
+      )}
+      {planted && !missed && <p className="font-semibold">{names[record.planted!.by]} planted it. It was found.</p>}
+      {record.half && <p>Tell {names[otherHalf(record)]}: the other phone does not know of it yet.</p>}
       {!isOpen(item) && (
         <p className="text-ink-2">Then “{CHECK_PARTS[checkPartOf(item)]}” begins anew, since it was touched.</p>
       )}

@@ -1,18 +1,21 @@
 import { nanoid } from '@reduxjs/toolkit';
 import { format } from 'date-fns';
 import { Dialog } from 'radix-ui';
-import { User, Users, type LucideIcon } from 'lucide-react';
+import { Smartphone, User, Users, type LucideIcon } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { assess, type Assessment } from '@core/answers/assess';
 import {
   buildCheck,
   costOf,
+  HALVES,
   isOpen,
   itemsOfFourLooks,
   itemsOfNextGo,
+  plantable,
   SINCE,
   sincesFor,
+  titlesLeftOut,
   turnsRound,
   type CheckDepth,
   type CheckItem,
@@ -21,6 +24,7 @@ import {
 import {
   agedWords,
   beginCheck,
+  checkers,
   endCheck,
   goOn,
   setupAfter,
@@ -32,11 +36,13 @@ import {
 import type { Setup } from '@core/rigs/rig';
 import { usePreferences } from '../../../app/preferences';
 import { usePlace } from '../../../app/place';
+import { canPack } from '../../../share/link';
 import { put } from '../../../storage/changes';
 import { useAppDispatch, useWorkspace } from '../../../store/hooks';
 import { recorded } from '../../../store/workspace-slice';
 import { SeverityMark } from '../../../ui/SeverityMark';
 import { renderFinding } from '@core/foundations/finding';
+import { spread } from '@core/foundations/units';
 
 interface StartDialogProps {
   readonly setup: Setup;
@@ -46,12 +52,7 @@ interface StartDialogProps {
 
 /** What a check is begun with. */
 type Begun = Pick<CheckRecord, 'setup' | 'verdict' | 'items'> &
-  Partial<Pick<CheckRecord, 'depth' | 'since' | 'leftOut'>>;
-
-const titlesLeftOut = (whole: readonly CheckItem[], items: readonly CheckItem[]): string[] =>
-  whole
-    .filter((i) => !items.some(({ id }) => id === i.id))
-    .map((i) => (i.kind === 'open-finding' ? 'Left open by the plan' : i.title));
+  Partial<Pick<CheckRecord, 'depth' | 'since' | 'leftOut' | 'planted'>>;
 
 /** How many looks it is, and how long it takes whoever has more to do, as one says it. */
 function costWords(items: readonly CheckItem[], depth: CheckDepth, setup: Setup) {
@@ -104,13 +105,16 @@ export function StartDialog({ setup, assessment, onClose }: StartDialogProps) {
 
   const start = (mode: CheckRecord['mode'], begun: Begun) => {
     const now = new Date().toISOString();
-    const record = beginCheck({ ...begun, id: nanoid(), mode, startedAt: now });
+    // Whoever begins a check by two phones is the first half.
+    const half = mode === 'two-phones' ? ('climber' as const) : null;
+    const record = beginCheck({ ...begun, id: nanoid(), mode, half, startedAt: now });
     // One check of a set-up at a time: what was begun before stays in the log, as unfinished.
     const ended = unfinished.map((old) => put('checks', old, endCheck(old, 'abandoned', now)));
     dispatch(recorded([...ended, put('checks', null, record)]));
     void navigate(`/${name}/check/${record.id}`);
   };
-  const startWhole = (mode: CheckRecord['mode']) => start(mode, { setup, verdict: assessment.verdict, items: whole });
+  const begunWhole: Begun = { setup, verdict: assessment.verdict, items: whole };
+  const startWhole = (mode: CheckRecord['mode']) => start(mode, begunWhole);
 
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
@@ -126,7 +130,11 @@ export function StartDialog({ setup, assessment, onClose }: StartDialogProps) {
             <>
               <NextGo setup={setup} way={way} onStart={(begun) => start(way.from.mode, begun)} />
               <Folded summary={`The whole check again: ${things}, ${time}`}>
-                <Modes onStart={startWhole} />
+                <Modes setup={setup} onStart={startWhole} />
+                <Planting
+                  {...{ setup, items: whole }}
+                  onStart={(planted) => start('face-to-face', { ...begunWhole, planted })}
+                />
               </Folded>
             </>
           ) : (
@@ -167,7 +175,15 @@ function Whole({ setup, assessment, way, whole, onStart }: WholeProps) {
           </span>
         </button>
       )}
-      <Modes main={only === null} onStart={(mode) => onStart(mode, { setup, verdict, items: [...whole] })} />
+      <Modes
+        main={only === null}
+        setup={setup}
+        onStart={(mode) => onStart(mode, { setup, verdict, items: [...whole] })}
+      />
+      <Planting
+        {...{ setup, items: whole }}
+        onStart={(planted) => onStart('face-to-face', { setup, verdict, items: [...whole], planted })}
+      />
       {way.how === 'whole' && (way.because === 'never' || way.because === 'day') && (
         <FourLooks
           setup={setup}
@@ -243,10 +259,12 @@ function choiceOf(setup: Setup, way: Extract<GoOn, { how: 'on' }>, since: Since)
 
 interface ModesProps {
   readonly main?: boolean;
+  readonly setup: Setup;
   readonly onStart: (mode: CheckRecord['mode']) => void;
 }
 
-function Modes({ main = false, onStart }: ModesProps) {
+function Modes({ main = false, setup, onStart }: ModesProps) {
+  const two = checkers(setup);
   const mode = (id: CheckRecord['mode'], Icon: LucideIcon, title: string, text: string) => (
     <button
       type="button"
@@ -262,8 +280,50 @@ function Modes({ main = false, onStart }: ModesProps) {
   return (
     <div className="mt-3 grid gap-3">
       {mode('face-to-face', Users, 'Face to face', 'the phone lies between you, each answers on their half')}
+      {canPack() &&
+        setup.persons.length > 1 &&
+        mode(
+          'two-phones',
+          Smartphone,
+          'By two phones',
+          `this one is ${two.climber ?? 'the climber'}’s; the other one reads a code`,
+        )}
       {mode('alone', User, 'Alone', 'when nobody else is there')}
     </div>
+  );
+}
+
+interface PlantingProps {
+  readonly setup: Setup;
+  readonly items: readonly CheckItem[];
+  readonly onStart: (planted: NonNullable<CheckRecord['planted']>) => void;
+}
+
+/** By agreement, one of the two leaves something wrong on purpose, and the other finds it. */
+function Planting({ setup, items, onStart }: PlantingProps) {
+  const who = checkers(setup);
+  // Another one each time the dialog opens.
+  const [seed] = useState(() => nanoid());
+  const planters = HALVES.map((by) => ({ by, fit: plantable(items, setup, by) })).filter(({ fit }) => fit.length > 0);
+  if (planters.length === 0) return null;
+  return (
+    <Folded summary="For practice: with a planted fault">
+      <p>
+        One of you leaves one thing wrong, on purpose and on the ground. The other one finds it. Only with both agreed.
+      </p>
+      <div className="mt-2 grid gap-2">
+        {planters.map(({ by, fit }) => (
+          <button
+            key={by}
+            type="button"
+            className="btn min-h-14"
+            onClick={() => onStart({ by, itemId: fit[spread(seed) % fit.length]!.id, at: null })}
+          >
+            {who[by] ?? 'The other one'} plants it
+          </button>
+        ))}
+      </div>
+    </Folded>
   );
 }
 
@@ -281,7 +341,7 @@ function FourLooks({ items, setup, onStart }: FourLooksProps) {
         Then {costWords(items, 'four-looks', setup).things} at a glance, of knot, device, gate and closed system. The
         record says that the rest was not looked at here.
       </p>
-      <Modes onStart={(mode) => onStart(mode, [...items])} />
+      <Modes setup={setup} onStart={(mode) => onStart(mode, [...items])} />
     </Folded>
   );
 }

@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { CHECK_DEPTHS, SINCE } from '@core/answers/check';
 import { fieldMeta } from '@core/things/gear';
-import { checkers, usageSchema, type CheckRecord, type UseRecord } from '@core/records/log';
+import { CHECK_MODES, checkers, usageSchema, type CheckRecord, type UseRecord } from '@core/records/log';
 import { usePlace } from '../../../app/place';
 import { useTitle } from '../../../app/useTitle';
 import { useWorkspace } from '../../../store/hooks';
@@ -121,8 +121,7 @@ function CheckRow({ check, base }: { check: CheckRecord; base: string }) {
         </span>
         <span className="text-ink-2">
           {CHECK_DEPTHS[check.depth]}
-          {check.since && ` (${SINCE[check.since.what].toLowerCase()})`},{' '}
-          {check.mode === 'alone' ? 'alone' : 'face to face'}:{' '}
+          {check.since && ` (${SINCE[check.since.what].toLowerCase()})`}, {CHECK_MODES[check.mode].toLowerCase()}:{' '}
           {[climber, check.mode === 'alone' ? null : partner].filter(Boolean).join(', ')}
           {failed > 0 && `; ${failed} put right on the way`}
         </span>

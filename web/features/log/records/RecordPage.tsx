@@ -2,7 +2,15 @@ import { format } from 'date-fns';
 import { Link, Navigate, useParams } from 'react-router';
 import { CHECK_DEPTHS, looksOf, SINCE } from '@core/answers/check';
 import { fillTemplate } from '@core/foundations/finding';
-import { checkers, itemStatus, quickAnswers, seenIn, type CheckRecord } from '@core/records/log';
+import {
+  CHECK_MODES,
+  checkers,
+  itemStatus,
+  quickAnswers,
+  seenIn,
+  type CheckEvent,
+  type CheckRecord,
+} from '@core/records/log';
 import { slotsOf } from '@core/rigs/elements';
 import { NotFound } from '../../../app/NotFound';
 import { useTitle } from '../../../app/useTitle';
@@ -29,7 +37,7 @@ export function RecordPage() {
       <p className="mt-1 text-ink-2">
         {CHECK_DEPTHS[record.depth]}
         {record.since && ` (${SINCE[record.since.what].toLowerCase()})`}. {CHECK_OUTCOMES[record.outcome]},{' '}
-        {record.mode === 'alone' ? 'alone' : 'face to face'}, {format(record.startedAt, 'd MMM yyyy HH:mm')}
+        {CHECK_MODES[record.mode].toLowerCase()}, {format(record.startedAt, 'd MMM yyyy HH:mm')}
         {record.endedAt && ` to ${format(record.endedAt, 'HH:mm')}`}. The plan was then:{' '}
         <SeverityMark severity={record.verdict} withWord size={16} />
       </p>
@@ -135,25 +143,54 @@ function RecordItem({ record, item }: { record: CheckRecord; item: CheckRecord['
       {events.map((event, i) => (
         <span key={i} className="block">
           <span className="num text-sm text-ink-2">{format(event.at, 'HH:mm:ss')}</span>{' '}
-          {event.type === 'saw' ? (
-            <>
-              {who[event.who]}:{' '}
-              <span className={event.asExpected ? '' : 'font-semibold text-stop'}>
-                {fillTemplate(event.answer, item.numbers, reader)}
-              </span>
-            </>
-          ) : event.type === 'accepted' ? (
-            <>
-              <span className="font-semibold text-mind">Accepted as it is by {who[event.who]}:</span> {event.reason}
-            </>
-          ) : event.type === 'again' ? (
-            <>Looked at again: “{record.items.find((i) => i.id === event.because)?.title}” was put right</>
-          ) : (
-            <>Put right: {event.note}</>
-          )}
+          <Happened {...{ event, item, who }} because={(id) => record.items.find((i) => i.id === id)?.title ?? ''} />
         </span>
       ))}
       {events.length > 0 && state !== 'done' && <span className="font-semibold text-mind">Not closed</span>}
     </li>
   );
+}
+
+interface HappenedProps {
+  readonly event: CheckEvent;
+  readonly item: CheckRecord['items'][number];
+  readonly who: Readonly<Record<'climber' | 'partner', string>>;
+  /** Title of an item. */
+  readonly because: (itemId: string) => string;
+}
+
+/** One event of a check, as it is told. */
+function Happened({ event, item, who, because }: HappenedProps) {
+  const reader = usePreferences();
+  const say = (text: string) => fillTemplate(text, item.numbers, reader);
+  switch (event.type) {
+    case 'saw':
+      return (
+        <>
+          {who[event.who]}:{' '}
+          <span className={event.asExpected ? '' : 'font-semibold text-stop'}>{say(event.answer)}</span>
+        </>
+      );
+    case 'accepted':
+      return (
+        <>
+          <span className="font-semibold text-mind">Accepted as it is by {who[event.who]}:</span> {event.reason}
+        </>
+      );
+    case 'again':
+      return <>Looked at again: “{because(event.because)}” was put right</>;
+    case 'fixed':
+      return <>Put right: {event.note}</>;
+    case 'hurried':
+      return <>{who[event.who]} was asked again: quicker than anybody can look</>;
+    case 'turned':
+      return (
+        <>
+          {who[event.who]}, asked the other way round: not {event.not.map(say).join(', not ')}
+          {!event.agrees && <span className="font-semibold text-mind"> (does not agree)</span>}
+        </>
+      );
+    case 'missed':
+      return <span className="font-semibold text-stop">The planted fault was not found by {who[event.who]}</span>;
+  }
 }

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { assess } from '@core/answers/assess';
 import type { FileIssue } from '@core/records/files';
+import type { HalfCheck } from '@core/records/log';
 import { JOBS } from '@core/things/gear';
 import type { Setup } from '@core/rigs/rig';
 import { usePlace } from '../../../app/place';
@@ -13,15 +14,20 @@ import { useAppDispatch } from '../../../store/hooks';
 import { edited } from '../../../store/workspace-slice';
 import { SeverityMark } from '../../../ui/SeverityMark';
 import { Refusal } from '../files/Refusal';
+import { JoinCheck } from '../../check/before-use/JoinCheck';
 import { verdictSentence } from '../../rig/setups/VerdictBanner';
 import { named } from '../../../ui/named';
 
 type Read =
   | { readonly kind: 'reading' }
   | { readonly kind: 'refused'; readonly issues: readonly FileIssue[]; readonly more: number }
-  | { readonly kind: 'setup'; readonly setup: Setup };
+  | { readonly kind: 'setup'; readonly setup: Setup }
+  | { readonly kind: 'half'; readonly half: HalfCheck };
 
-/** A set-up that came in a link: looked at first, and taken as a copy when its reader wants it. */
+/**
+ * What came in a link: a set-up is looked at first, and taken as a copy when its reader wants it; half a check goes to
+ * the other half.
+ */
 export function OpenPage() {
   useTitle('A set-up from a link');
   const { hash } = useLocation();
@@ -36,11 +42,13 @@ export function OpenPage() {
       setRead(
         !result.ok
           ? { kind: 'refused', issues: result.issues, more: result.more }
-          : result.value.kind === 'setup'
-            ? { kind: 'setup', setup: result.value.setup }
+          : result.value.kind === 'setup' || result.value.kind === 'half'
+            ? result.value
             : {
                 kind: 'refused',
-                issues: [{ path: 'kind', read: result.value.kind, message: 'A link carries one set-up.' }],
+                issues: [
+                  { path: 'kind', read: result.value.kind, message: 'A link carries one set-up, or half a check.' },
+                ],
                 more: 0,
               },
       );
@@ -63,13 +71,14 @@ export function OpenPage() {
   };
   return (
     <div className="mx-auto max-w-xl px-4 py-5">
-      <h1 className="text-xl font-bold">A set-up from a link</h1>
+      <h1 className="text-xl font-bold">{read.kind === 'half' ? 'A check by two phones' : 'A set-up from a link'}</h1>
       {read.kind === 'reading' && <p className="mt-3">Reading …</p>}
       {read.kind === 'refused' && (
         <div className="mt-3">
           <Refusal file="The link" issues={read.issues} more={read.more} />
         </div>
       )}
+      {read.kind === 'half' && <JoinCheck code={read.half} />}
       {read.kind === 'setup' && <Offered setup={read.setup} onTake={() => take(read.setup)} />}
     </div>
   );

@@ -1,9 +1,10 @@
 import { FileImage, Printer } from 'lucide-react';
-import { useRef } from 'react';
+import { useMemo, useRef } from 'react';
 import { Link, useParams } from 'react-router';
 import { assess } from '@core/answers/assess';
 import { buildCheck } from '@core/answers/check';
 import { fillTemplate, findingKeys, renderFinding } from '@core/foundations/finding';
+import { writeSetup } from '@core/records/files';
 import { slotsOf } from '@core/rigs/elements';
 import { templateOf, type Setup } from '@core/rigs/rig';
 import { NotFound } from '../../../app/NotFound';
@@ -40,7 +41,7 @@ function Card({ setup }: { setup: Setup }) {
   const people = slots.filter((slot) => slot.kind === 'person');
   const gear = slots.filter((slot) => slot.kind !== 'person');
   const numbers = figureLines(setup, figures, system);
-  const share = useShareLink(setup);
+  const share = useShareLink(useMemo(() => writeSetup(setup), [setup]));
   const drawings = useRef<HTMLDivElement>(null);
   const save = () =>
     drawings.current

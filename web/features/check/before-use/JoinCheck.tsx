@@ -1,0 +1,61 @@
+import { Link, useNavigate } from 'react-router';
+import { looksOf } from '@core/answers/check';
+import { checkers, joined, nextLook, withOther, type HalfCheck } from '@core/records/log';
+import { usePlace } from '../../../app/place';
+import { put } from '../../../storage/changes';
+import { addSetup } from '../../../store/edits';
+import { useAppDispatch, useWorkspace } from '../../../store/hooks';
+import { edited, recorded } from '../../../store/workspace-slice';
+
+/** Half a check that came from the other phone: begun here, or added to the half that is answered here. */
+export function JoinCheck({ code }: { code: HalfCheck }) {
+  const { name: place } = usePlace();
+  const { checks, setups } = useWorkspace();
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const here = checks.find((c) => c.id === code.id) ?? null;
+  const result = here ? withOther(here, code) : joined(code);
+  if (!result.ok)
+    return (
+      <p role="alert" className="mt-3 rounded-lg bg-stop-wash p-4 text-stop">
+        {result.message} Nothing here has changed.
+      </p>
+    );
+  const { record } = result;
+  if (here && here.outcome !== 'running')
+    return (
+      <p className="mt-3">
+        This check has ended on this phone.{' '}
+        <Link className="font-semibold text-act underline" to={`/${place}/log/${here.id}`}>
+          To its record
+        </Link>
+      </p>
+    );
+  const who = checkers(record.setup);
+  const other = who[code.half] ?? 'the other one';
+  const take = () => {
+    dispatch(recorded([put('checks', here, record)]));
+    // The set-up comes along, so that both phones know that it was checked.
+    if (!here && !setups.some((s) => s.id === record.setup.id)) dispatch(edited(addSetup(record.setup)));
+    void navigate(`/${place}/check/${record.id}`, { replace: true });
+  };
+  return (
+    <section className="mt-3 rounded-xl border border-line-2 bg-surface p-4">
+      <h2 className="font-bold">Check of {record.setup.name}</h2>
+      {here ? (
+        <p className="mt-1">
+          {other}’s half comes from the other phone.{' '}
+          {nextLook(record, code.half) === null ? 'It is done.' : 'It is not done yet.'}
+        </p>
+      ) : (
+        <p className="mt-1">
+          {other} answers on the other phone. Here {(record.half && who[record.half]) ?? 'you'} looks at{' '}
+          {looksOf(record.items).length} things, and each is closed by saying what you saw.
+        </p>
+      )}
+      <button type="button" className="btn btn-act mt-3 min-h-14" onClick={take}>
+        {here ? 'Put both halves together' : 'Begin this half'}
+      </button>
+    </section>
+  );
+}
