@@ -1,7 +1,7 @@
 import { catchIn, catchRuns, RUNS, scenarioOf, type FallQuestion } from '../core/rigs/catch/index.ts';
 import { indexOf } from '../core/rigs/rig/index.ts';
 import { SETUPS } from '../core/samples/index.ts';
-import { answerAll, expect, open, passPauses, saved, seriousAxe, test, verdict } from './helpers.ts';
+import { answerAll, expect, open, saved, seriousAxe, test, verdict } from './helpers.ts';
 
 test('plan a lead belay, see the device reach the first piece, take the remedy over, check it off with the partner', async ({
   page,
@@ -47,8 +47,6 @@ test('plan a lead belay, see the device reach the first piece, take the remedy o
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.getByLabel('Stands')).toHaveValue('free');
   await page.getByRole('button', { name: /^Redo/ }).click();
-
-  await passPauses(page);
   await page.getByRole('button', { name: 'Check before use' }).click();
   await page.getByRole('button', { name: /Face to face/ }).click();
   await answerAll(page, ['climber', 'partner']);

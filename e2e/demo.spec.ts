@@ -3,7 +3,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { FAULTY_CODES } from '../core/samples/index.ts';
-import { answer, answerAll, begin, codes, expect, open, passPauses, saved, test, verdict } from './helpers.ts';
+import { answer, answerAll, begin, codes, expect, open, saved, test, verdict } from './helpers.ts';
 
 test('the good set-up of the demo shows no fault, the faulty one exactly its four, each marked', async ({ page }) => {
   await open(page, '/demo');
@@ -70,7 +70,6 @@ test('check face to face: both answer, a failure is put right and checked again,
 }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await open(page, '/demo/setups/setup-low-span');
-  await passPauses(page);
   await page.getByRole('button', { name: 'Check before use' }).click();
   await page.getByRole('button', { name: /Face to face/ }).click();
   const half = (who: string) => page.locator(`[data-half="${who}"]`);
@@ -152,7 +151,6 @@ test('a known risk is accepted by name and with a reason, which stands first in 
   // A clamp on a screw-gate oval: the sleeve can shake open, and one clamp is the only attachment.
   await open(page, '/demo/setups/setup-pier-5-up');
   await expect(verdict(page)).toContainText('Mind');
-  await passPauses(page);
   await page.getByRole('button', { name: 'Check before use' }).click();
   await page.getByRole('button', { name: /Alone/ }).click();
   const half = page.locator('[data-half="climber"]');
@@ -193,7 +191,6 @@ test('the words of the trade are the reader’s, on every page; a name keeps the
   await page.getByRole('button', { name: 'Check before use' }).click();
   await page.getByRole('button', { name: /Alone/ }).click();
   const half = page.locator('[data-half="climber"]');
-  await passPauses(page);
   const texts: string[] = [];
   await half.locator('[data-item]').first().waitFor();
   while ((await half.locator('[data-item]').count()) > 0) {

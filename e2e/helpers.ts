@@ -2,7 +2,6 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
 import { inWords, type Vocabulary } from '../core/foundations/vocabulary/index.ts';
-import { SETTLE_MS } from '../web/ui/useSettled.ts';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -190,14 +189,21 @@ async function askedItems(page: Page): Promise<readonly AskedItem[]> {
 }
 
 /**
- * From here on the page's own pauses are passed over by `answer`, not waited out: a check gives nobody an answer to
- * press before what is new on the screen has stood there for a moment, which over all jobs made two minutes of waiting.
+ * Somebody looks before they answer: the check gives nobody an answer to press before what is new on the screen has
+ * stood there for a moment, and asks again what came quicker than anybody can look. That time is passed over by the
+ * page's clock, not waited out: over all jobs it would be minutes.
  */
-export async function passPauses(page: Page) {
-  await page.clock.install();
-  pausesPassed.add(page);
+export async function looked(page: Page) {
+  if (!clocks.has(page)) await page.clock.install();
+  clocks.add(page);
+  await page.clock.fastForward(LOOK_MS);
 }
-const pausesPassed = new WeakSet<Page>();
+const LOOK_MS = 2500;
+const clocks = new WeakSet<Page>();
+
+/** A text of an item as it stands on a button: its numbers are whatever they are. */
+const asShown = (text: string) =>
+  new RegExp(`^${text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/\\\{\w+\\\}/g, '.+')}$`);
 
 /** The answer to give for the item that stands on a half, as a partner would know it. */
 export async function answer(page: Page, who: 'climber' | 'partner', expected = true) {
@@ -207,11 +213,9 @@ export async function answer(page: Page, who: 'climber' | 'partner', expected = 
   const id = await asked.getAttribute('data-item');
   const item = (await askedItems(page)).find((i) => i.id === id)!;
   const said = expected ? item.expected : item.others[0]!;
-  const words = (text: string) =>
-    new RegExp(`^${text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/\\\{\w+\\\}/g, '.+')}$`);
-  if (pausesPassed.has(page)) await page.clock.fastForward(SETTLE_MS);
+  await looked(page);
   const left = await half.getAttribute('data-left');
-  await asked.getByRole('button', { name: words(inWords(said, await wordsOf(page))) }).click();
+  await asked.getByRole('button', { name: asShown(inWords(said, await wordsOf(page))) }).click();
   // The answer is taken: another one is asked for, here or in the other half, or nothing is left.
   if (expected) await expect(page.locator(`[data-half="${who}"][data-left="${left}"]`)).toHaveCount(0);
 }
@@ -223,10 +227,28 @@ export async function answerAll(page: Page, halves: readonly ('climber' | 'partn
   const half = page.locator('[data-half="climber"]');
   await half.waitFor();
   while (await open.isVisible()) await answer(page, 'climber');
-  for (const who of halves)
-    while ((await close.isHidden()) && (await page.locator(`[data-half="${who}"] [data-item]`).count()) > 0)
-      await answer(page, who);
+  for (const who of halves) await answerHalf(page, who);
   await close.waitFor();
+}
+
+/** Goes through all that one of the two is asked, with what comes back to them. */
+export async function answerHalf(page: Page, who: 'climber' | 'partner') {
+  const within = (what: string) => page.locator(`[data-half="${who}"] ${what}`);
+  while ((await within('[data-item], [data-turned]').count()) > 0)
+    if ((await within('[data-item]').count()) > 0) await answer(page, who);
+    else await answerTurned(page, who);
+}
+
+/** Says of what comes back the other way round what it is not. */
+async function answerTurned(page: Page, who: 'climber' | 'partner') {
+  const back = page.locator(`[data-half="${who}"] [data-turned]`);
+  const id = await back.getAttribute('data-turned');
+  const { others } = (await askedItems(page)).find((i) => i.id === id)!;
+  await looked(page);
+  for (const other of others)
+    await back.getByRole('button', { name: asShown(inWords(other, await wordsOf(page))) }).click();
+  await back.getByRole('button', { name: 'It is none of those' }).click();
+  await expect(back).toHaveCount(0);
 }
 
 /** In which words the page is read. */

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { TEMPLATES } from '../core/rigs/rig/index.ts';
-import { answerAll, begin, codes, expect, open, passPauses, saved, test, verdict } from './helpers.ts';
+import { answerAll, begin, codes, expect, open, saved, test, verdict } from './helpers.ts';
 
 /** Chooses and says whatever is still open in the form, as somebody does who rigs well and has enough gear. */
 async function complete(page: Page) {
@@ -52,7 +52,6 @@ for (const template of Object.values(TEMPLATES)) {
     await expect(page).toHaveURL(/\/setups\/[^/]+$/);
     await complete(page);
     expect(await codes(page)).not.toContain('rig.part-missing');
-    await passPauses(page);
     await page.getByRole('button', { name: 'Check before use' }).click();
     await page.getByRole('dialog').getByRole('button', { name: /Alone/ }).click();
     await answerAll(page);

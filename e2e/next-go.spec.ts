@@ -1,41 +1,11 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { assess } from '../core/answers/assess/index.ts';
-import { buildCheck } from '../core/answers/check/index.ts';
 import { notRigged, withFields, type Setup } from '../core/rigs/rig/index.ts';
-import { demoWorkspace, filled, SETUPS } from '../core/samples/index.ts';
-import { beginCheck, endCheck, sawEvent, withEvent, type CheckRecord } from '../core/records/log/index.ts';
-import { writeWorkspace } from '../core/records/files/index.ts';
+import { filled, SETUPS } from '../core/samples/index.ts';
+import { sawEvent, type CheckRecord } from '../core/records/log/index.ts';
+import { openChecked, openWith, setup } from './checked.ts';
 import { answer, answerAll, expect, open, saved, seriousAxe, test } from './helpers.ts';
 
-const setup = filled(SETUPS['belay-top-rope']);
-/** The whole check, gone through by both a minute ago. */
-function checked(): CheckRecord {
-  const { findings, verdict } = assess(setup);
-  const items = buildCheck(setup, findings);
-  const at = new Date(Date.now() - 60_000).toISOString();
-  const began = beginCheck({ id: 'whole', mode: 'face-to-face', setup, verdict, items, startedAt: at });
-  const answers = items.flatMap((item) =>
-    (['climber', 'partner'] as const).map((who) => sawEvent(item, who, item.expected, at)),
-  );
-  return endCheck(answers.reduce(withEvent, began), 'complete', at);
-}
-
-/** A workspace in which the set-up was checked whole today. */
-async function openChecked(page: Page, change: (record: CheckRecord) => CheckRecord = (record) => record) {
-  await openWith(page, setup, [change(checked())]);
-}
-async function openWith(page: Page, setup: Setup, checks: CheckRecord[]) {
-  const workspace = { ...demoWorkspace(), setups: [setup], checks };
-  await open(page, '/mine/files');
-  const buffer = Buffer.from(writeWorkspace(workspace));
-  await page
-    .getByLabel('Zevrin file to read')
-    .setInputFiles({ name: 'today.json', mimeType: 'application/json', buffer });
-  await page.getByRole('button', { name: 'Replace everything with it' }).click();
-  await expect(page.getByText('The file is read in.', { exact: true })).toBeVisible();
-  await open(page, `/mine/setups/${setup.id}`);
-}
 const dialog = (page: Page) => page.getByRole('dialog');
 const ask = (page: Page) => page.getByRole('button', { name: 'Check the next go' }).click();
 
@@ -77,8 +47,9 @@ test('the next goes of an evening: said with one tap, a few things each, and cha
   await dialog(page)
     .getByRole('button', { name: /^Changed over/ })
     .click();
-  // Five looks at what was opened; before them what nobody was asked: the lighter of the two belays now.
-  await expect(bar).toHaveAttribute('aria-valuemax', '5');
+  // Five looks at what was opened and, at every second go, one more in turn; before them what nobody was asked: the
+  // lighter of the two belays now.
+  await expect(bar).toHaveAttribute('aria-valuemax', '6');
   await expect(page.getByRole('region', { name: 'Before the check' })).toBeVisible();
   await answer(page, 'climber');
   await expect(page.getByRole('region', { name: `Half of ${setup.persons[1]!.item!.name}` })).toHaveAttribute(
@@ -96,7 +67,7 @@ test('what failed today is looked at again though nobody opened it; another day,
     const item = record.items.find((i) => i.id === 'helmet')!;
     const events = [
       sawEvent(item, 'climber', item.others[0]!, at),
-      { type: 'fixed' as const, itemId: item.id, note: 'Closed', at },
+      { type: 'fixed' as const, who: null, itemId: item.id, note: 'Closed', at },
       sawEvent(item, 'climber', item.expected, at),
       sawEvent(item, 'partner', item.expected, at),
     ];

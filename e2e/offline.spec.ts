@@ -4,7 +4,7 @@ import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
 import { type Page } from '@playwright/test';
 import { createApp } from '../server/app.ts';
-import { answer, answerAll, expect, open, passPauses, saved, test, verdict } from './helpers';
+import { answer, answerAll, expect, open, saved, test, verdict } from './helpers';
 
 test.use({ serviceWorkers: 'allow' });
 // The second one changes the file that the worker is read from.
@@ -47,13 +47,10 @@ test('with the server stopped after the first visit: reload, a deep link never v
   await name.fill('Wall, without a network');
   await name.press('Tab');
   await saved(page);
-
-  await passPauses(page);
   await page.getByRole('button', { name: 'Check before use' }).click();
   await page.getByRole('button', { name: /Face to face/ }).click();
   await answer(page, 'climber');
   await page.reload();
-  await passPauses(page);
   await answerAll(page, ['climber', 'partner']);
   await page.getByRole('button', { name: 'Close the check' }).click();
   await expect(page.getByText(/Complete, face to face/)).toBeVisible();

@@ -3,8 +3,8 @@ import { readDocument, refusedWhole, type FileResult, type Document } from '@cor
 
 /*
  * A set-up, or half a check, inside a link, behind the #: that part is never sent to any server. The file as it would
- * be saved, without spaces, packed with a check sum (gzip: without one a changed letter can come out as another set-up), in base 32 of
- * capitals and digits, which a QR code holds in the fewest squares.
+ * be saved, without spaces, packed with a check sum (gzip: without one a changed letter can come out as another
+ * set-up), in base 32 of capitals and digits, which a QR code holds in the fewest squares.
  */
 
 /**

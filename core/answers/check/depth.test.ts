@@ -7,8 +7,10 @@ import { withItem } from '../../rigs/rig/index.ts';
 import {
   buildCheck,
   changedOver,
+  checkPartOf,
   costOf,
   costOfLook,
+  FOUR,
   isLeast,
   isOpen,
   itemsOfFourLooks,
@@ -18,6 +20,7 @@ import {
   neverLeftOut,
   sincesFor,
   turnsRound,
+  withOneInTurn,
   type CheckDepth,
   type CheckItem,
 } from './index.ts';
@@ -173,6 +176,40 @@ describe('a next go', () => {
       }
     }
     expect(Object.keys(FOUND_BY).filter((key) => !tried.has(key))).toEqual(['brakeSide', 'state', 'how']);
+  });
+});
+
+describe('one look more, in turn', () => {
+  const LIMIT = { things: 8, words: 160, seconds: 75 };
+  it('comes at every second go, never makes it longer than a next go may be, and keeps the order', () => {
+    for (const { name, setup } of samples) {
+      const whole = wholeOf(setup);
+      const [since] = sincesFor(setup);
+      if (!since) continue;
+      const items = itemsOfNextGo(whole, setup, since, earlier(whole));
+      for (let goes = 1; goes <= 30; goes++) {
+        const go = withOneInTurn(whole, items, setup, goes);
+        expect(go.items.length > items.length, name).toBe(go.inTurn);
+        if (goes % 2 === 1) expect(go.inTurn).toBe(false);
+        const cost = costOf(go.items, 'next-go', setup);
+        for (const of of ['things', 'words', 'seconds'] as const)
+          expect(cost[of], `${name} ${of}`).toBeLessThanOrEqual(LIMIT[of]);
+        const at = go.items.map((i) => whole.indexOf(i));
+        expect(at).toEqual([...at].sort((a, b) => a - b));
+      }
+    }
+  });
+  it('over an evening of thirty goes all of harness, knot, device and closed system is seen again, where there is room', () => {
+    const topRope = filled(SETUPS['belay-top-rope']);
+    const whole = wholeOf(topRope);
+    const items = itemsOfNextGo(whole, topRope, 'same', earlier(whole));
+    const seen = new Set(
+      Array.from({ length: 30 }, (_, goes) =>
+        withOneInTurn(whole, items, topRope, goes + 1).items.map((i) => i.id),
+      ).flat(),
+    );
+    const missed = whole.filter((i) => FOUR.includes(checkPartOf(i)) && !seen.has(i.id)).map((i) => i.id);
+    expect(missed).toEqual([]);
   });
 });
 

@@ -3,7 +3,7 @@ import { exactly } from '../../foundations/units/index.ts';
 import type { CheckItem } from './check-item.ts';
 import { item, kindOf, type CheckItemKind } from './item.ts';
 import { askedOf, HALVES, isOpen, looksOf } from './looks.ts';
-import { checkPartOf, partnersCheck } from './systems.ts';
+import { checkPartOf, FOUR, partnersCheck } from './systems.ts';
 
 /** How much of a set-up is looked at before it is used. */
 export const CHECK_DEPTHS = {
@@ -143,6 +143,35 @@ export function itemsOfNextGo(
   return (opened.has('this-place') ? allItems(whole, setup) : whole).filter(
     (i) => opened.has(kindOf(i)!) || anew.has(i.id) || !earlier.known.has(i.id) || failed.has(kindOf(i) ?? i.id),
   );
+}
+
+/** A next go is at most so much: what people said they do the fifteenth time. */
+const NEXT_GO_MOST = { things: 8, words: 160, seconds: 75 } as const;
+
+/**
+ * The items of a next go with, at every second one, one look more, in turn: of harness, knot, device and closed system
+ * what nothing opened. A buckle may have come open by itself, and over an evening all of it is seen again. Nothing
+ * more where the go would grow too long.
+ *
+ * @param goes how many checks of it there were today.
+ */
+export function withOneInTurn(
+  whole: readonly CheckItem[],
+  items: readonly CheckItem[],
+  setup: Setup,
+  goes: number,
+): { readonly items: CheckItem[]; readonly inTurn: boolean } {
+  const asked = new Set(items.map((i) => i.id));
+  const rest = looksOf(whole.filter((i) => !asked.has(i.id) && FOUR.includes(checkPartOf(i))));
+  const order = new Map(allItems(whole, setup).map((i, at) => [i.id, at]));
+  const turns = goes % 2 === 0 ? rest.map((_, i) => rest[(goes / 2 - 1 + i) % rest.length]!) : [];
+  for (const look of turns) {
+    const more = [...items, ...look].sort((a, b) => order.get(a.id)! - order.get(b.id)!);
+    const cost = costOf(more, 'next-go', setup);
+    if (Object.entries(NEXT_GO_MOST).every(([of, most]) => cost[of as keyof CheckCost] <= most))
+      return { items: more, inTurn: true };
+  }
+  return { items: [...items], inTurn: false };
 }
 
 /** One of those that no check of any depth leaves out. */

@@ -14,6 +14,7 @@ export {
   tellsWhatToDo,
   titlesLeftOut,
   turnsRound,
+  withOneInTurn,
   type CheckCost,
   type CheckDepth,
   type Since,

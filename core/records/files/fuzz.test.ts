@@ -337,7 +337,7 @@ describe('a file that contradicts itself', () => {
 
   it('a check that is complete by its own answers is read', () => {
     expect(refusal({ ...ended, events: all })).toEqual([]);
-    const fixed = { type: 'fixed', itemId: items[1]!.id, note: 'pulled up', at: AT };
+    const fixed = { type: 'fixed', who: null, itemId: items[1]!.id, note: 'pulled up', at: AT };
     expect(refusal({ ...ended, events: but(1, wrong(1), fixed, right(1)) })).toEqual([]);
   });
   it('a complete check with fewer items than its set-up asks for', () => {
@@ -351,7 +351,7 @@ describe('a file that contradicts itself', () => {
     expect(refusal({ ...ended, outcome: 'abandoned', items: items.slice(0, 1), events: [] })).toEqual([]);
   });
   it('a repair of what never failed, and a failure that nobody repaired', () => {
-    const fixed = { type: 'fixed', itemId: items[1]!.id, note: 'pulled up', at: AT };
+    const fixed = { type: 'fixed', who: null, itemId: items[1]!.id, note: 'pulled up', at: AT };
     expect(refusal({ ...ended, events: [...all, fixed] })[0]).toBe(
       `workspace.checks[0].events[${all.length}]: put right, and nothing had failed here`,
     );

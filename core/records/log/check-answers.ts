@@ -52,16 +52,16 @@ export const sawNot = (record: CheckRecord, item: CheckItem, who: Half, not: str
  * by anybody. What failed beside it stays failed until it is put right itself.
  */
 export const putRight = (record: CheckRecord, item: CheckItem, note: string, at: string): CheckRecord =>
-  [{ type: 'fixed', itemId: item.id, note, at } as const, ...openedAgain(record, item, at)].reduce<CheckRecord>(
-    withEvent,
-    record,
-  );
+  [
+    { type: 'fixed', itemId: item.id, note, who: record.half, at } as const,
+    ...openedAgain(record, item, at),
+  ].reduce<CheckRecord>(withEvent, record);
 
 /** That what belongs to `item` and was answered is looked at again. */
 export const openedAgain = (record: CheckRecord, item: CheckItem, at: string): CheckEvent[] =>
   againAfter(item, record)
     .filter((other) => itemStatus(record, other).confirmed.length > 0)
-    .map(({ id }) => ({ type: 'again', itemId: id, because: item.id, at }));
+    .map(({ id }) => ({ type: 'again', itemId: id, because: item.id, who: null, at }));
 
 /** Ends a check: complete only when every item is done, otherwise the record is returned as it was. */
 export function endCheck(record: CheckRecord, outcome: 'complete' | 'abandoned', at: string): CheckRecord {

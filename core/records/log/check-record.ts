@@ -13,7 +13,7 @@ import {
 import { SEVERITIES } from '../../foundations/finding/index.ts';
 import { choice, idSchema, instantSchema, note } from '../../things/gear/index.ts';
 import { setupSchema } from '../../rigs/rig/index.ts';
-import { agreesTurned, checkEventSchema, CHECK_MODES, type CheckEvent } from './events.ts';
+import { agreesTurned, checkEventSchema, CHECK_MODES, heardSchema, type CheckEvent } from './events.ts';
 import { itemStatus } from './item-status.ts';
 
 /** Where an event does not fit its item; null: it does. */
@@ -36,6 +36,8 @@ export const checkRecordSchema = z
     mode: choice(CHECK_MODES, 'Check'),
     /** By two phones: the half that was answered on this one. */
     half: z.enum(HALVES).nullable(),
+    /** By two phones: when `own` had been said on the phone of `who`, it had read so much of what the other one said. */
+    heard: z.array(heardSchema),
     /** A fault that one of the two planted by agreement, and when it was done; it has to be found by the other. */
     planted: z.strictObject({ by: z.enum(HALVES), itemId: z.string(), at: instantSchema.nullable() }).nullable(),
     depth: choice(CHECK_DEPTHS, 'How much is looked at'),

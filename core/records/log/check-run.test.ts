@@ -79,7 +79,7 @@ describe('a check', () => {
     });
     record = saw(saw(record, 0, 'climber'), 0, 'partner');
     expect(state(record).state).toBe('failed');
-    record = withEvent(record, { type: 'fixed', itemId: items[0]!.id, note: 'buckle closed', at: AT });
+    record = withEvent(record, { type: 'fixed', who: null, itemId: items[0]!.id, note: 'buckle closed', at: AT });
     expect(state(record)).toMatchObject({ state: 'open', confirmed: [] });
     record = saw(saw(record, 0, 'climber'), 0, 'partner');
     expect(state(record).state).toBe('done');
@@ -93,16 +93,16 @@ describe('a check', () => {
     record = saw(record, at('device-connector'), 'climber', false);
     record = putRight(record, items[at('device-connector')]!, 'locked', AT);
     expect(record.events.slice(-3)).toEqual([
-      { type: 'fixed', itemId: 'device-connector', note: 'locked', at: AT },
-      { type: 'again', itemId: 'device-strands', because: 'device-connector', at: AT },
-      { type: 'again', itemId: 'device-around', because: 'device-connector', at: AT },
+      { type: 'fixed', who: null, itemId: 'device-connector', note: 'locked', at: AT },
+      { type: 'again', who: null, itemId: 'device-strands', because: 'device-connector', at: AT },
+      { type: 'again', who: null, itemId: 'device-around', because: 'device-connector', at: AT },
     ]);
     expect(state(record, at('device-strands'))).toMatchObject({ state: 'open', confirmed: [] });
     expect(state(record, at('harness')).state).toBe('done');
     // Nobody had looked there yet: nothing is said of it.
     expect(record.events.some((e) => e.itemId === 'connector-faces')).toBe(false);
     expect(checkRecordSchema.safeParse(record).success).toBe(true);
-    const astray = { ...record, events: [{ type: 'again', itemId: 'harness', because: 'no-such', at: AT }] };
+    const astray = { ...record, events: [{ type: 'again', who: null, itemId: 'harness', because: 'no-such', at: AT }] };
     expect(checkRecordSchema.safeParse(astray).error!.issues[0]!.path).toEqual(['events', 0, 'because']);
   });
   it('what failed beside it stays failed', () => {
@@ -166,7 +166,7 @@ describe('a check', () => {
   it('a record that contradicts itself is refused with its path', () => {
     const bad = { ...start('alone'), endedAt: AT };
     expect(checkRecordSchema.safeParse(bad).error!.issues[0]!.path).toEqual(['endedAt']);
-    const stray = { ...start('alone'), events: [{ type: 'fixed', itemId: 'no-such', note: 'x', at: AT }] };
+    const stray = { ...start('alone'), events: [{ type: 'fixed', who: null, itemId: 'no-such', note: 'x', at: AT }] };
     expect(checkRecordSchema.safeParse(stray).error!.issues[0]!.path).toEqual(['events', 0, 'itemId']);
   });
 });
@@ -249,7 +249,7 @@ describe('quickAnswers', () => {
     const fixed: CheckRecord = {
       ...start('face-to-face'),
       events: [
-        { type: 'fixed', itemId: items[0]!.id, note: 'Turned round', at: at(30) },
+        { type: 'fixed', who: null, itemId: items[0]!.id, note: 'Turned round', at: at(30) },
         sawEvent(items[0]!, 'climber', items[0]!.expected, at(31)),
         sawEvent(items[0]!, 'partner', items[0]!.expected, at(33)),
       ],

@@ -21,6 +21,7 @@ export const beginCheck = (begun: Begun): CheckRecord => ({
   since: null,
   leftOut: [],
   half: null,
+  heard: [],
   planted: null,
   ...begun,
   events: [],

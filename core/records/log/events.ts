@@ -16,10 +16,19 @@ export const checkEventSchema = z.discriminatedUnion('type', [
     type: z.literal('fixed'),
     itemId: z.string(),
     note: z.string().trim().min(1).max(500),
+    /** By two phones: on whose it was written down. */
+    who: z.enum(HALVES).nullable(),
     at: instantSchema,
   }),
-  // Looked at again, since something of the same system was put right.
-  z.strictObject({ type: z.literal('again'), itemId: z.string(), because: z.string(), at: instantSchema }),
+  // Looked at again, since something of the same system was put right; by one of the two, where only the answer of
+  // that one was given without knowing of it.
+  z.strictObject({
+    type: z.literal('again'),
+    itemId: z.string(),
+    because: z.string(),
+    who: z.enum(HALVES).nullable(),
+    at: instantSchema,
+  }),
   // A risk that is taken as it is, by name and with a reason.
   z.strictObject({
     type: z.literal('accepted'),
@@ -50,3 +59,11 @@ export const agreesTurned = ({ others }: Pick<CheckItem, 'others'>, not: readonl
 
 /** Who answers, and on how many phones. */
 export const CHECK_MODES = { alone: 'Alone', 'face-to-face': 'Face to face', 'two-phones': 'By two phones' } as const;
+
+/** How many events of the other phone the phone of one half had read when it had so many of its own. */
+export const heardSchema = z.strictObject({
+  who: z.enum(HALVES),
+  own: z.number().int().min(0),
+  other: z.number().int().min(0),
+});
+export type Heard = z.infer<typeof heardSchema>;

@@ -47,11 +47,11 @@ const NOTHING_SAID: Told = { failed: false, seen: false, confirmed: [], answers:
 /** What has been said of an item after one more event about it. */
 function after(told: Told, event: CheckEvent): Told {
   if (event.type === 'fixed') return NOTHING_SAID;
-  if (event.type === 'again') return told.failed ? told : NOTHING_SAID;
   if (told.failed) return told;
   const { who } = event;
+  if (who === null) return NOTHING_SAID;
   if (event.type === 'missed') return { failed: true, seen: false, confirmed: [], answers: told.answers };
-  if (event.type === 'hurried' || event.type === 'turned')
+  if (event.type === 'hurried' || event.type === 'turned' || event.type === 'again')
     return event.type === 'turned' && event.agrees
       ? told
       : {

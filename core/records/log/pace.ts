@@ -34,7 +34,8 @@ export function quickAnswers({ items, events, startedAt }: Paced): CheckEvent[] 
     const follows = events[i + 1];
     if (follows?.type === 'hurried' && follows.who === event.who && follows.itemId === event.itemId) return false;
     const least = look === before.look ? TAP_MS : LOOK_MS;
-    // A clock that was set back says nothing.
-    return event.type === 'saw' && at >= before.at && at - before.at < least;
+    // A clock that was set back, or is behind that of another phone, says nothing: what was said then stands at the
+    // very moment of what was said before it.
+    return event.type === 'saw' && at > before.at && at - before.at < least;
   });
 }

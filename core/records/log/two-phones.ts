@@ -1,13 +1,12 @@
-import equal from 'fast-deep-equal';
 import { z } from 'zod';
 import { assess } from '../../answers/assess/index.ts';
 import { allItems, buildCheck, HALVES, isOpen, titlesLeftOut } from '../../answers/check/index.ts';
 import { setupSchema } from '../../rigs/rig/index.ts';
 import { idSchema } from '../../things/gear/index.ts';
-import { openedAgain } from './check-answers.ts';
+import { together } from './both-halves.ts';
 import { checkRecordSchema, type CheckRecord } from './check-record.ts';
 import { beginCheck } from './check-run.ts';
-import { checkEventSchema, type CheckEvent } from './events.ts';
+import { checkEventSchema, heardSchema } from './events.ts';
 
 /*
  * A check by two phones: each shows a code, the other one reads it. The first code carries the set-up, so that the
@@ -26,6 +25,7 @@ export const halfSchema = z.strictObject({
   setup: setupSchema.nullable(),
   items: z.array(z.string()).min(1),
   events: z.array(checkEventSchema),
+  heard: z.array(heardSchema),
 });
 export type HalfCheck = z.infer<typeof halfSchema>;
 
@@ -43,6 +43,7 @@ export const halfOf = (record: CheckRecord, withSetup: boolean): HalfCheck => ({
   setup: withSetup ? record.setup : null,
   items: record.items.map((i) => i.id),
   events: withSetup ? record.events.filter((e) => isOpen({ id: e.itemId })) : record.events,
+  heard: withSetup ? [] : record.heard,
 });
 
 /** A check with what came from the other phone, or why it cannot be taken. */
@@ -73,7 +74,7 @@ export function joined(code: HalfCheck): Joined {
   if (items.length < code.items.length) return refused(OTHER_VERSION);
   const half = code.half === 'climber' ? 'partner' : 'climber';
   const { id, depth, since, startedAt, events } = code;
-  const leftOut = depth === 'whole' ? [] : titlesLeftOut(whole, items);
+  const leftOut = titlesLeftOut(whole, items);
   const begun = beginCheck({ id, mode: 'two-phones', half, setup, verdict, items, startedAt, depth, since, leftOut });
   return judged({ ...begun, events });
 }
@@ -87,51 +88,6 @@ export function withOther(record: CheckRecord, code: HalfCheck): Joined {
   if (!same || code.startedAt !== record.startedAt) return refused(OTHER_VERSION);
   // What has ended stays as it was.
   if (record.outcome !== 'running') return { ok: true, record };
-  return judged({ ...record, events: merged(record, code.events) });
-}
-
-/** What somebody said in `events` and not in `others`; what opens again follows from it. */
-const saidBy = (events: readonly CheckEvent[], others: readonly CheckEvent[]): CheckEvent[] =>
-  events.filter((e) => e.type !== 'again' && !others.some((other) => equal(e, other)));
-const hasRepair = (events: readonly CheckEvent[]): boolean => events.some((e) => e.type === 'fixed');
-const asTime = (event: CheckEvent): number => Date.parse(event.at);
-
-/**
- * What both have heard, in one order that is the same on both phones. Whoever answered without knowing of a repair on
- * the other phone answered before it: what was touched by it is looked at again. Where both repaired something
- * meanwhile, both look at all of it again.
- */
-function merged(record: CheckRecord, theirs: CheckEvent[]): CheckEvent[] {
-  const mine = record.events;
-  const [mineOnly, theirsOnly] = [saidBy(mine, theirs), saidBy(theirs, mine)];
-  if (theirsOnly.length === 0 && (mineOnly.length > 0 || mine.length >= theirs.length)) return mine;
-  if (mineOnly.length === 0) return theirs;
-  const shared = mine.filter((e) => theirs.some((other) => equal(e, other)));
-  const [climber, partner] = record.half === 'climber' ? [mineOnly, theirsOnly] : [theirsOnly, mineOnly];
-  const [first, second] = hasRepair(climber) && !hasRepair(partner) ? [partner, climber] : [climber, partner];
-  const repairs = [first, second].filter(hasRepair).length;
-  const order = [...first, ...second];
-  if (repairs === 0) order.sort((a, b) => asTime(a) - asTime(b));
-  const replayed = order.reduce(heard, { ...record, events: shared });
-  return repairs < 2 ? replayed.events : bothAgain(replayed, order);
-}
-
-const itemOf = (record: CheckRecord, event: CheckEvent) => record.items.find((i) => i.id === event.itemId);
-
-/** One more event, as it was on its phone; after a repair what belongs to it opens again. */
-function heard(record: CheckRecord, event: CheckEvent): CheckRecord {
-  const events = [...record.events, event];
-  const item = itemOf(record, event);
-  if (event.type !== 'fixed' || !item) return { ...record, events };
-  return { ...record, events: [...events, ...openedAgain({ ...record, events }, item, event.at)] };
-}
-
-/** Both repaired something without knowing of the other: all that belongs to either opens again, for both. */
-function bothAgain(record: CheckRecord, order: readonly CheckEvent[]): CheckEvent[] {
-  const at = order.reduce((latest, e) => (asTime(e) > Date.parse(latest) ? e.at : latest), order[0]!.at);
-  const touched = order.filter((e) => e.type === 'fixed').flatMap((e) => itemOf(record, e) ?? []);
-  return touched.reduce((now, item) => {
-    const again = [...openedAgain(now, item, at), { type: 'again', itemId: item.id, because: item.id, at } as const];
-    return { ...now, events: [...now.events, ...again] };
-  }, record).events;
+  const both = together(record, code);
+  return both ? judged(both) : refused('The two phones tell the same check differently. Begin it anew on one of them.');
 }

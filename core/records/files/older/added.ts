@@ -92,7 +92,8 @@ export const ADDED: readonly {
   { since: 14, to: checked, unsaid: { depth: 'whole', since: null, leftOut: [] } },
   // A next go may be of what changed in the set-up; older ones were of what somebody said.
   { since: 15, to: checked, unsaid: {} },
-  { since: 16, to: checked, unsaid: none('half', 'planted') },
+  { since: 16, to: checked, unsaid: { ...none('half', 'planted'), heard: [] } },
+  { since: 16, to: (v) => (v.type === 'fixed' || v.type === 'again') && 'itemId' in v, unsaid: none('who') },
 ];
 
 /** A rig says what is particular to a tree since version 11, wherever it stands. */

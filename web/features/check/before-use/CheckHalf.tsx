@@ -57,7 +57,7 @@ export function CheckHalf(props: CheckHalfProps) {
   const mine = looksFor(record, who);
   const look = nextLook(record, who);
   const failed = look !== null && itemStatus(record, look[0]!).state === 'failed';
-  const turned = look === null ? turnedFor(record, who) : null;
+  const turned = turnedFor(record, who);
   const left = mine.flat().filter((item) => waitsFor(record, item, who)).length + (turned ? 1 : 0);
   const number = look ? mine.findIndex((l) => l.some((i) => i.id === look[0]!.id)) + 1 : mine.length;
   return (

@@ -251,7 +251,9 @@ function Progress({ record }: { record: CheckRecord }) {
 /** What is to be said of all that was not looked at this time. */
 const restOf = ({ depth, since, leftOut }: Pick<CheckRecord, 'depth' | 'since' | 'leftOut'>): string =>
   depth === 'whole'
-    ? 'Nothing else was looked at.'
+    ? leftOut.length > 0
+      ? `Agreed today already, in another check: ${leftOut.join(', ')}. Nothing else was looked at.`
+      : 'Nothing else was looked at.'
     : since
       ? `${leftOut.length} other things were not opened since ${format(since.at, 'HH:mm')}, as you said, and were not looked at again.`
       : `You said that the whole check was done today: ${leftOut.length} other things were not looked at here.`;

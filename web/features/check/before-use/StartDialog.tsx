@@ -1,5 +1,5 @@
 import { nanoid } from '@reduxjs/toolkit';
-import { format } from 'date-fns';
+import { format, isSameDay } from 'date-fns';
 import { Dialog } from 'radix-ui';
 import { Smartphone, User, Users, type LucideIcon } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
@@ -17,12 +17,14 @@ import {
   sincesFor,
   titlesLeftOut,
   turnsRound,
+  withOneInTurn,
   type CheckDepth,
   type CheckItem,
   type Since,
 } from '@core/answers/check';
 import {
   agedWords,
+  agreedToday,
   beginCheck,
   checkers,
   endCheck,
@@ -99,7 +101,9 @@ export function StartDialog({ setup, assessment, onClose }: StartDialogProps) {
   const navigate = useNavigate();
   const data = useWorkspace();
   const [way] = useState(() => goOn(setup, data, new Date()));
-  const whole = buildCheck(setup, assessment.findings);
+  const built = buildCheck(setup, assessment.findings);
+  const agreed = agreedToday(setup, built, data.checks, new Date());
+  const whole = built.filter((i) => !agreed.includes(i));
   const { things, time } = costWords(whole, 'whole', setup);
   const unfinished = data.checks.filter((c) => c.outcome === 'running' && c.setup.id === setup.id);
 
@@ -113,7 +117,12 @@ export function StartDialog({ setup, assessment, onClose }: StartDialogProps) {
     dispatch(recorded([...ended, put('checks', null, record)]));
     void navigate(`/${name}/check/${record.id}`);
   };
-  const begunWhole: Begun = { setup, verdict: assessment.verdict, items: whole };
+  const begunWhole: Begun = {
+    setup,
+    verdict: assessment.verdict,
+    items: whole,
+    leftOut: titlesLeftOut(built, whole),
+  };
   const startWhole = (mode: CheckRecord['mode']) => start(mode, begunWhole);
 
   return (
@@ -124,6 +133,7 @@ export function StartDialog({ setup, assessment, onClose }: StartDialogProps) {
           <Dialog.Title className="text-lg font-bold">Check “{setup.name}”</Dialog.Title>
           <Dialog.Description className="mt-1 text-ink-2">
             {leadWords(way, setup, whole)}
+            {agreed.length > 0 && ` Agreed today already, in another check: ${agreed.map((i) => i.title).join(', ')}.`}
             {unfinished.length > 0 && ' The check that was begun before ends unfinished, and stays in the log.'}
           </Dialog.Description>
           {way.how === 'on' ? (
@@ -138,7 +148,7 @@ export function StartDialog({ setup, assessment, onClose }: StartDialogProps) {
               </Folded>
             </>
           ) : (
-            <Whole {...{ setup, assessment, way, whole }} onStart={start} />
+            <Whole {...{ setup, assessment, way, whole, begunWhole }} onStart={start} />
           )}
           <Dialog.Close className="btn mt-3 w-full border-0">Not now</Dialog.Close>
         </Dialog.Content>
@@ -152,11 +162,12 @@ interface WholeProps {
   readonly assessment: Assessment;
   readonly way: GoOn;
   readonly whole: readonly CheckItem[];
+  readonly begunWhole: Begun;
   readonly onStart: (mode: CheckRecord['mode'], begun: Begun) => void;
 }
 
 /** The whole check; what changed alone, where that is all; a glance, for those who say that they did the whole one. */
-function Whole({ setup, assessment, way, whole, onStart }: WholeProps) {
+function Whole({ setup, assessment, way, whole, begunWhole, onStart }: WholeProps) {
   const { verdict } = assessment;
   const only = onlyChanged(setup, assessment, way, whole);
   const glance = itemsOfFourLooks(whole, way.failed);
@@ -175,14 +186,10 @@ function Whole({ setup, assessment, way, whole, onStart }: WholeProps) {
           </span>
         </button>
       )}
-      <Modes
-        main={only === null}
-        setup={setup}
-        onStart={(mode) => onStart(mode, { setup, verdict, items: [...whole] })}
-      />
+      <Modes main={only === null} setup={setup} onStart={(mode) => onStart(mode, begunWhole)} />
       <Planting
         {...{ setup, items: whole }}
-        onStart={(planted) => onStart('face-to-face', { setup, verdict, items: [...whole], planted })}
+        onStart={(planted) => onStart('face-to-face', { ...begunWhole, planted })}
       />
       {way.how === 'whole' && (way.because === 'never' || way.because === 'day') && (
         <FourLooks
@@ -211,10 +218,11 @@ interface NextGoProps {
 /** One tap says what happened since the last check; what was opened by it is looked at, and what failed before. */
 function NextGo({ setup, way, onStart }: NextGoProps) {
   const reader = usePreferences();
-  const choices = sincesFor(setup).map((since) => choiceOf(setup, way, since));
+  const { checks } = useWorkspace();
+  const choices = sincesFor(setup).map((since) => choiceOf(setup, way, since, checks));
   return (
     <div className="mt-3 grid gap-2">
-      {choices.map(({ since, begun, stop }) =>
+      {choices.map(({ since, begun, inTurn, stop }) =>
         stop ? (
           <p key={since} className="flex items-start gap-2 rounded-lg bg-stop-wash px-4 py-2 text-stop">
             <SeverityMark severity="stop" />
@@ -232,6 +240,7 @@ function NextGo({ setup, way, onStart }: NextGoProps) {
             <span className="font-semibold">{SINCE[since]}</span>
             <span className="num text-sm font-normal whitespace-nowrap text-ink-2">
               {costWords(begun.items, 'next-go', begun.setup).things}
+              {inTurn && ', one in turn'}
             </span>
           </button>
         ),
@@ -241,11 +250,15 @@ function NextGo({ setup, way, onStart }: NextGoProps) {
 }
 
 /** What is checked when this happened since, and the Stop that the two meet in each other’s place. */
-function choiceOf(setup: Setup, way: Extract<GoOn, { how: 'on' }>, since: Since) {
+function choiceOf(setup: Setup, way: Extract<GoOn, { how: 'on' }>, since: Since, checks: readonly CheckRecord[]) {
+  const now = new Date();
   const after = setupAfter(setup, way.from, turnsRound(since));
   const { findings, verdict } = assess(after);
   const whole = buildCheck(after, findings);
-  const items = itemsOfNextGo(whole, after, since, way);
+  const agreed = agreedToday(after, whole, checks, now).map((i) => i.id);
+  const opened = itemsOfNextGo(whole, after, since, { ...way, known: new Set([...way.known, ...agreed]) });
+  const today = checks.filter((c) => c.setup.id === setup.id && isSameDay(c.startedAt, now)).length;
+  const { items, inTurn } = withOneInTurn(whole, opened, after, today);
   const begun: Begun = {
     setup: after,
     verdict,
@@ -254,7 +267,7 @@ function choiceOf(setup: Setup, way: Extract<GoOn, { how: 'on' }>, since: Since)
     since: { check: way.from.id, at: way.from.endedAt!, what: since },
     leftOut: titlesLeftOut(whole, items),
   };
-  return { since, begun, stop: findings.find((f) => f.severity === 'stop') ?? null };
+  return { since, begun, inTurn, stop: findings.find((f) => f.severity === 'stop') ?? null };
 }
 
 interface ModesProps {

@@ -9,6 +9,7 @@ import { usePlace } from '../../../app/place';
 import { useTitle } from '../../../app/useTitle';
 import { useWorkspace } from '../../../store/hooks';
 import { LongList } from '../../../ui/LongList';
+import { WhatChecksFound } from './WhatChecksFound';
 
 const OUTCOMES = fieldMeta(usageSchema.shape.outcome)!.options!;
 export const CHECK_OUTCOMES: Readonly<Record<CheckRecord['outcome'], string>> = {
@@ -45,6 +46,7 @@ export function LogPage() {
           Log a use
         </Link>
       </div>
+      {checks.some((c) => c.outcome !== 'running') && <WhatChecksFound checks={checks} />}
       <label className="mt-3 flex items-center gap-2 text-sm font-semibold">
         Show
         <select

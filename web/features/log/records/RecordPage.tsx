@@ -104,7 +104,9 @@ function Seen({ record }: { record: CheckRecord }) {
 /** What a shorter check did not look at, and what it relied on. */
 function LeftOut({ record: { depth, since, leftOut } }: { record: CheckRecord }) {
   const { name } = usePlace();
-  if (depth === 'whole' || leftOut.length === 0) return null;
+  if (leftOut.length === 0) return null;
+  if (depth === 'whole')
+    return <p className="mt-2">Agreed before on the same day, in another check: {leftOut.join(', ')}.</p>;
   return (
     <details className="mt-2">
       <summary className="flex min-h-11 cursor-pointer items-center font-semibold underline">

@@ -36,7 +36,7 @@ const unfinished = endCheck(
   [
     sawEvent(first!, 'climber', first!.expected, at(1)),
     sawEvent(second!, 'climber', second!.others[0]!, at(2)),
-    { type: 'fixed' as const, itemId: second!.id, note: 'turned round', at: at(3) },
+    { type: 'fixed' as const, who: null, itemId: second!.id, note: 'turned round', at: at(3) },
     sawEvent(second!, 'climber', second!.expected, at(4)),
   ].reduce(withEvent, running),
   'abandoned',
