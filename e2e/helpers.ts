@@ -247,7 +247,7 @@ async function answerTurned(page: Page, who: 'climber' | 'partner') {
   await looked(page);
   for (const other of others)
     await back.getByRole('button', { name: asShown(inWords(other, await wordsOf(page))) }).click();
-  await back.getByRole('button', { name: 'It is none of those' }).click();
+  await back.getByRole('button', { name: 'I saw none of those' }).click();
   await expect(back).toHaveCount(0);
 }
 

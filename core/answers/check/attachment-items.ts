@@ -38,6 +38,7 @@ function deviceItems(ctx: Context, a: Attachment): CheckItem[] {
     ...strands(ctx, a),
     ...brakeSide(ctx, a),
     ...guideItems(ctx, a),
+    ...hangsOn(ctx, a),
     ...(connector?.item ? connectorItems(ctx, a, connector.id, connector.item) : []),
     ...(a.root.kind === 'anchor' && end.hand ? [brakeLed(ctx, a)] : []),
     ...besideItem(ctx, a),
@@ -136,6 +137,8 @@ function strands(ctx: Context, a: Attachment): CheckItem[] {
   ];
 }
 
+const howItHangs = (a: Attachment): string => `How ${deviceOf(a)!.item!.name} hangs`;
+
 /** A tube holds by its grooves; turned round, the brake strand runs over the smooth side. */
 const brakeSide = (ctx: Context, a: Attachment): CheckItem[] =>
   hasSmoothSide(a, ctx)
@@ -143,7 +146,7 @@ const brakeSide = (ctx: Context, a: Attachment): CheckItem[] =>
         item({
           id: idAt(ctx.setup, 'brake-side', a),
           part: a.end.id,
-          title: `Brake side of ${deviceOf(a)!.item!.name}`,
+          title: howItHangs(a),
           look: 'Where the brake strand leaves the device.',
           touch: 'Run a finger along the brake strand to the edge of the device.',
           question: 'The brake strand runs over:',
@@ -319,12 +322,43 @@ function besideItem(ctx: Context, a: Attachment): CheckItem[] {
   ];
 }
 
+/** Where a device is clipped to a harness, and what else is clipped by mistake: a gear loop looks like it in the dark. */
+function placeOf(ctx: Context, a: Attachment): { readonly place: string; readonly others: string[] } | null {
+  // What only helps upwards hangs on no belay loop.
+  if (a.root.kind !== 'harness' || a.use === 'aid') return null;
+  const twoPoints = ctx.index.person(a.root.person)?.harness?.attachment === 'two-points';
+  if (a.root.point === 'bridge') return { place: 'The bridge', others: ['A gear loop', 'A side ring'] };
+  if (a.root.point === 'tie-in' || (a.root.point === 'belay-loop' && twoPoints))
+    return { place: 'Both tie-in points', others: ['A gear loop', 'Only one of them'] };
+  return a.root.point === 'belay-loop'
+    ? { place: 'The belay loop', others: ['A gear loop', 'Only one tie-in point'] }
+    : null;
+}
+
+function hangsOn(ctx: Context, a: Attachment): CheckItem[] {
+  const at = placeOf(ctx, a);
+  // By a sling it is asked what the sling hangs from.
+  if (!at || slingOf(a)?.kind === 'sling') return [];
+  return [
+    item({
+      id: idAt(ctx.setup, 'device-place', a),
+      part: a.end.id,
+      title: howItHangs(a),
+      look: 'From the device through its connector to the harness.',
+      touch: 'Pull the device up hard against the harness.',
+      question: 'It hangs from:',
+      expected: at.place,
+      others: at.others,
+      why: 'A gear loop does not carry a person.',
+      sources: ['practice-hook-up'],
+    }),
+  ];
+}
+
 function extension(ctx: Context, a: Attachment): CheckItem[] {
   const sling = slingOf(a);
-  // What only helps upwards hangs on no belay loop.
-  if (sling?.kind !== 'sling' || !sling.item || a.root.kind !== 'harness' || a.use === 'aid') return [];
-  const person = ctx.index.person(a.root.person);
-  const place = person?.harness?.attachment === 'two-points' ? 'Both tie-in points' : 'The belay loop';
+  const at = placeOf(ctx, a);
+  if (sling?.kind !== 'sling' || !sling.item || !at) return [];
   return [
     item({
       id: idAt(ctx.setup, 'extension', a),
@@ -333,8 +367,8 @@ function extension(ctx: Context, a: Attachment): CheckItem[] {
       look: sling.method === 'girth' ? 'The girth hitch, flat and tight.' : 'Both ends of the sling in the connector.',
       touch: 'Pull the device up hard against the harness.',
       question: 'It hangs from:',
-      expected: place,
-      others: ['A gear loop', place === 'The belay loop' ? 'Only one tie-in point' : 'The belay loop'],
+      expected: at.place,
+      others: at.others,
       why: 'A gear loop does not carry a person.',
       sources: ['practice-extension', 'practice-hook-up'],
     }),

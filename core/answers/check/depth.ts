@@ -41,7 +41,7 @@ const EVERY_GO: readonly CheckItemKind[] = [
 ];
 
 // Tied in anew, and the device threaded anew.
-const TURNS: readonly CheckItemKind[] = ['tie-in-points', 'device-pull', 'brake-side'];
+const TURNS: readonly CheckItemKind[] = ['tie-in-points', 'device-pull', 'device-place', 'brake-side'];
 // Another anchor, and a rope that may be too short for it.
 const MOVED: readonly CheckItemKind[] = ['anchor', 'middle', 'joining-knot', 'fastening', 'block-strand', 'this-place'];
 /** What was opened, beside that. */
@@ -50,7 +50,7 @@ const OPENED: Readonly<Record<Since, readonly CheckItemKind[]>> = {
   'changed-over': TURNS,
   'next-route': MOVED,
   'next-route-changed': [...TURNS, ...MOVED],
-  'took-off': ['harness', 'harness-belt'],
+  'took-off': ['harness', 'harness-belt', 'device-place'],
   changed: [],
 };
 const openedBy = (since: Since): ReadonlySet<CheckItemKind> => new Set([...EVERY_GO, ...OPENED[since]]);

@@ -19,7 +19,7 @@ export {
   type CheckDepth,
   type Since,
 } from './depth.ts';
-export { askedOf, HALVES, halvesOf, isOpen, looksOf, type Half } from './looks.ts';
+export { askedOf, HALVES, halvesOf, isOpen, looksOf, otherOf, type Half } from './looks.ts';
 export { answersInOrder, checkItemSchema, mayBeAccepted, type CheckItem } from './check-item.ts';
 export { factsSeen, withFacts, type SeenFact } from './seen-facts.ts';
 export { kindOf } from './item.ts';

@@ -39,6 +39,7 @@ export const ITEM_KINDS = {
   'brake-side': [],
   'load-strand': [],
   'strands-lie': [],
+  'device-place': [],
   'device-connector': ['device-lock', 'plate-lock', 'first-lock', 'second-lock', 'upper-lock', 'lower-lock'],
   'connector-faces': [],
   'connector-end': [],

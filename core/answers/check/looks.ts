@@ -5,6 +5,7 @@ import { kindOf, type CheckItemKind } from './item.ts';
 /** The two who check each other: who hangs first, and who belays, follows or comes along. */
 export const HALVES = ['climber', 'partner'] as const;
 export type Half = (typeof HALVES)[number];
+export const otherOf = (half: Half): Half => (half === 'climber' ? 'partner' : 'climber');
 
 /**
  * What one look answers, in the order in which it is asked: these stand together on the page when they are about the
@@ -15,6 +16,7 @@ const ONE_LOOK: readonly (readonly CheckItemKind[])[] = [
   ['brake-hand', 'loose-things'],
   ['tie-in', 'tie-in-tail'],
   ['device-strands', 'device-around', 'device-pull'],
+  ['brake-side', 'device-place'],
   ['load-strand', 'strands-lie'],
   ['device-connector', 'connector-faces', 'connector-end'],
   ['extra-connector', 'extra-gate'],

@@ -54,6 +54,7 @@ const OF_KIND = {
   'brake-side': 'device',
   'load-strand': 'device',
   'strands-lie': 'device',
+  'device-place': 'device',
   'device-connector': 'device',
   'connector-faces': 'device',
   'connector-end': 'device',

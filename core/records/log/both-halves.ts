@@ -1,5 +1,5 @@
 import equal from 'fast-deep-equal';
-import { againAfter, isOpen, type Half } from '../../answers/check/index.ts';
+import { againAfter, isOpen, otherOf, type Half } from '../../answers/check/index.ts';
 import { openedAgain } from './check-answers.ts';
 import type { CheckRecord } from './check-record.ts';
 import type { CheckEvent, Heard } from './events.ts';
@@ -17,7 +17,7 @@ const authorOf = (event: Exclude<CheckEvent, { type: 'again' }>): Half =>
 
 type Said = Exclude<CheckEvent, { type: 'again' }>;
 /** What was said on one phone, in its order; what opens again follows from it. */
-const chainOf = (events: readonly CheckEvent[], half: Half): Said[] =>
+export const chainOf = (events: readonly CheckEvent[], half: Half): Said[] =>
   events.filter((e): e is Said => e.type !== 'again' && authorOf(e) === half);
 
 /** The longer of two chains of which one begins the other; null: they are not of one phone. */
@@ -25,8 +25,6 @@ function longer(a: readonly Said[], b: readonly Said[]): readonly Said[] | null 
   const [short, long] = a.length < b.length ? [a, b] : [b, a];
   return equal(long.slice(0, short.length), short) ? long : null;
 }
-
-const otherOf = (half: Half): Half => (half === 'climber' ? 'partner' : 'climber');
 
 /**
  * A check with what the other phone said, as this one knows it from now on. null: the two do not tell of the same

@@ -12,7 +12,7 @@ export {
 } from './check-run.ts';
 export { endCheck, putRight, saw, sawEvent, sawNot, withEvent } from './check-answers.ts';
 export { checkEventSchema, CHECK_MODES, type CheckEvent } from './events.ts';
-export { halfOf, halfSchema, joined, withOther, type HalfCheck } from './two-phones.ts';
+export { halfOf, halfSchema, hasHeard, joined, withOther, type HalfCheck } from './two-phones.ts';
 export { confirmers, itemStatus, type ItemState, type ItemStatus } from './item-status.ts';
 export { quickAnswers } from './pace.ts';
 export { agedWords, seenIn, setupSeen, sinceCheck } from './since-check.ts';

@@ -7,6 +7,7 @@ import {
   beginCheck,
   checkRecordSchema,
   halfOf,
+  hasHeard,
   itemStatus,
   joined,
   nextItem,
@@ -68,6 +69,22 @@ describe('a check by two phones', () => {
     const there = reads(theirs, both);
     expect(there.events).toEqual(both.events);
     expect(checkRecordSchema.safeParse(both).success).toBe(true);
+  });
+  it('may be begun on the phone of the second half, with what was found out there before it', () => {
+    const all = buildCheck(setup, findings);
+    const open = all.filter(isOpen);
+    expect(open.length).toBeGreaterThan(0);
+    const first = open.reduce(
+      (now, item, i) => saw(now, item, 'climber', item.expected, at(i)),
+      beginCheck({ id: 'two', mode: 'two-phones', half: 'partner', setup, verdict, items: all, startedAt: at(0) }),
+    );
+    expect(hasHeard(first)).toBe(false);
+    const second = taken(joined(halfOf(first, true)));
+    expect(second.half).toBe('climber');
+    expect(hasHeard(second)).toBe(true);
+    expect(open.every((i) => itemStatus(second, i).state === 'done')).toBe(true);
+    const both = reads(answered(first, 20), answered(second, 25));
+    expect(nextItem(both)).toBeNull();
   });
   it('what one saw wrong stops the other as soon as it is read', () => {
     const first = begun();

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { assess } from '../../answers/assess/index.ts';
-import { allItems, buildCheck, HALVES, isOpen, titlesLeftOut } from '../../answers/check/index.ts';
+import { allItems, buildCheck, HALVES, isOpen, otherOf, titlesLeftOut } from '../../answers/check/index.ts';
 import { setupSchema } from '../../rigs/rig/index.ts';
 import { idSchema } from '../../things/gear/index.ts';
-import { together } from './both-halves.ts';
+import { chainOf, together } from './both-halves.ts';
 import { checkRecordSchema, type CheckRecord } from './check-record.ts';
 import { beginCheck } from './check-run.ts';
 import { checkEventSchema, heardSchema } from './events.ts';
@@ -72,12 +72,17 @@ export function joined(code: HalfCheck): Joined {
   const known = new Map(allItems(whole, setup).map((i) => [i.id, i]));
   const items = code.items.flatMap((id) => known.get(id) ?? []);
   if (items.length < code.items.length) return refused(OTHER_VERSION);
-  const half = code.half === 'climber' ? 'partner' : 'climber';
+  const half = otherOf(code.half);
   const { id, depth, since, startedAt, events } = code;
   const leftOut = titlesLeftOut(whole, items);
   const begun = beginCheck({ id, mode: 'two-phones', half, setup, verdict, items, startedAt, depth, since, leftOut });
-  return judged({ ...begun, events });
+  const heard = [{ who: half, own: chainOf(events, half).length, other: chainOf(events, code.half).length }];
+  return judged({ ...begun, events, heard });
 }
+
+/** Whether this phone has heard of the other one: where it has not, the other one may not know of the check. */
+export const hasHeard = ({ half, heard }: Pick<CheckRecord, 'half' | 'heard'>): boolean =>
+  heard.some((h) => h.who === half);
 
 /** A running check with what the other phone heard. */
 export function withOther(record: CheckRecord, code: HalfCheck): Joined {

@@ -234,6 +234,7 @@ const PICTURES: Partial<Record<NonNullable<ReturnType<typeof kindOf>>, Draw>> = 
   'pull-side': above,
   'rope-ends': ends,
   'end-weight': ends,
+  'device-place': extended,
   extension: extended,
   'hitch-wraps': hitch,
   'hitch-strands': hitch,

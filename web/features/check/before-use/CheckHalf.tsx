@@ -7,6 +7,7 @@ import {
   partnersCheck,
   tellsWhatToDo,
   type CheckItem,
+  otherOf,
 } from '@core/answers/check';
 import { fillTemplate } from '@core/foundations/finding';
 import { itemStatus, looksFor, nextLook, turnedFor, waitsFor, type CheckRecord } from '@core/records/log';
@@ -220,7 +221,7 @@ function WhereToLook({ look, children }: { look: readonly CheckItem[]; children:
 
 /** Nothing is left for this half: what the other one looks at. */
 function Done({ record, who, names }: CheckHalfProps) {
-  const other = who === 'climber' ? 'partner' : 'climber';
+  const other = otherOf(who);
   const look = nextLook(record, other);
   return (
     <p className="m-auto max-w-xs text-center text-lg">

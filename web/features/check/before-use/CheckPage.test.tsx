@@ -193,7 +193,7 @@ describe('it stays honest', () => {
     const back = items.find((i) => i.id === document.querySelector<HTMLElement>('[data-turned]')!.dataset.turned)!;
     const words = (text: string) => fillTemplate(text, back.numbers, METRIC);
     const mark = (text: string) => fireEvent.click(halves().getByRole('button', { name: words(text) }));
-    const done = () => halves().getByRole<HTMLButtonElement>('button', { name: /^(It is none of those|Mark what)/ });
+    const done = () => halves().getByRole<HTMLButtonElement>('button', { name: /^(I saw none of those|Mark what)/ });
     expect(done().disabled).toBe(true);
     mark(back.expected);
     mark(back.others[0]!);
@@ -216,7 +216,7 @@ describe('it stays honest', () => {
     const back = items.find((i) => i.id === document.querySelector<HTMLElement>('[data-turned]')!.dataset.turned)!;
     for (const other of back.others)
       fireEvent.click(halves().getByRole('button', { name: fillTemplate(other, back.numbers, METRIC) }));
-    fireEvent.click(halves().getByRole('button', { name: 'It is none of those' }));
+    fireEvent.click(halves().getByRole('button', { name: 'I saw none of those' }));
     expect(events().at(-1)).toMatchObject({ type: 'turned', agrees: true });
     expect(screen.getByRole('button', { name: 'Close the check' })).toBeTruthy();
   });
@@ -265,7 +265,7 @@ describe('a fault that was planted by agreement', () => {
     const { events } = await plant();
     fireEvent.click(halves().getByRole('button', { name: gate!.expected }));
     expect(events().map((e) => e.type)).toEqual(['saw', 'missed']);
-    expect(halves().getByText(/was not found\. It is still there: Leave the gate/)).toBeTruthy();
+    expect(halves().getByText(/was not found\. It is still there\. The task was: “Leave the gate/)).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Close the check' })).toBeNull();
   });
 });

@@ -1,7 +1,7 @@
 import { format } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
-import { checkPartOf, isOpen, looksOf, partnersCheck, withFacts } from '@core/answers/check';
+import { checkPartOf, isOpen, looksOf, partnersCheck, withFacts, otherOf } from '@core/answers/check';
 import {
   checkers,
   endCheck,
@@ -36,7 +36,7 @@ import { CheckHalf } from './CheckHalf';
 import type { Handlers } from './handlers';
 import { PhoneCode } from './PhoneCode';
 import { Plant } from './Plant';
-import { isFirst, isWaiting, otherHalf, TwoPhones } from './TwoPhones';
+import { isFirst, isWaiting, TwoPhones } from './TwoPhones';
 
 export function CheckPage() {
   const { checkId } = useParams();
@@ -150,9 +150,9 @@ function RunningCheck({ record }: { record: CheckRecord }) {
           {record.half && (
             <details className="text-left" open>
               <summary className="flex min-h-12 cursor-pointer items-center text-ink-2 underline">
-                The code for {names[otherHalf(record)]}, so that it is complete there too
+                The code for {names[otherOf(record.half)]}, so that it is complete there too
               </summary>
-              <PhoneCode record={record} other={names[otherHalf(record)]} first={false} />
+              <PhoneCode record={record} other={names[otherOf(record.half)]} first={false} />
             </details>
           )}
         </div>
@@ -210,7 +210,7 @@ function Running({ children, onPlanted, ...running }: RunningProps) {
       <CheckHalf {...running} who={own} upsideDown={false} />
       {record.half && (
         <button type="button" className="btn m-2" onClick={() => setCodes(true)}>
-          The code for {names[otherHalf(record)]}
+          The code for {names[otherOf(record.half)]}
         </button>
       )}
     </>

@@ -1,6 +1,5 @@
 import { Link, useNavigate } from 'react-router';
-import { looksOf } from '@core/answers/check';
-import { checkers, joined, nextLook, withOther, type HalfCheck } from '@core/records/log';
+import { checkers, joined, looksFor, nextLook, withOther, type HalfCheck } from '@core/records/log';
 import { usePlace } from '../../../app/place';
 import { put } from '../../../storage/changes';
 import { addSetup } from '../../../store/edits';
@@ -50,7 +49,7 @@ export function JoinCheck({ code }: { code: HalfCheck }) {
       ) : (
         <p className="mt-1">
           {other} answers on the other phone. Here {(record.half && who[record.half]) ?? 'you'} looks at{' '}
-          {looksOf(record.items).length} things, and each is closed by saying what you saw.
+          {record.half && looksFor(record, record.half).length} things, and each is closed by saying what you saw.
         </p>
       )}
       <button type="button" className="btn btn-act mt-3 min-h-14" onClick={take}>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { plantWords } from '@core/answers/check';
+import { plantWords, otherOf } from '@core/answers/check';
 import type { CheckRecord } from '@core/records/log';
 
 interface PlantProps {
@@ -15,7 +15,7 @@ export function Plant({ record, names, disabled, onDone, onNone }: PlantProps) {
   const [shown, setShown] = useState(false);
   const { by, itemId } = record.planted!;
   const item = record.items.find((i) => i.id === itemId)!;
-  const other = names[by === 'climber' ? 'partner' : 'climber'];
+  const other = names[otherOf(by)];
   return (
     <section aria-label="Planted fault" className="m-auto grid max-w-md gap-3 p-4">
       <h2 className="text-xl">Only {names[by]} looks here</h2>

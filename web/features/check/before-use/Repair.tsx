@@ -1,9 +1,8 @@
-import { CHECK_PARTS, checkPartOf, isOpen, plantWords, type CheckItem } from '@core/answers/check';
+import { CHECK_PARTS, checkPartOf, isOpen, plantWords, type CheckItem, otherOf } from '@core/answers/check';
 import { fillTemplate } from '@core/foundations/finding';
 import { itemStatus, stillPlanted, type CheckRecord } from '@core/records/log';
 import { usePreferences } from '../../../app/preferences';
 import { SeverityMark } from '../../../ui/SeverityMark';
-import { otherHalf } from './TwoPhones';
 import { Written } from './Written';
 
 interface RepairProps {
@@ -58,11 +57,12 @@ export function Repair({ draftKey, record, item, names, fixer, onFixed }: Repair
       )}
       {missed && (
         <p className="font-semibold">
-          {names[record.planted!.by]} planted it, and it was not found. It is still there: {plantWords(item)}
+          {names[record.planted!.by]} planted it, and it was not found. It is still there. The task was: “
+          {plantWords(item)}”
         </p>
       )}
       {planted && !missed && <p className="font-semibold">{names[record.planted!.by]} planted it. It was found.</p>}
-      {record.half && <p>Tell {names[otherHalf(record)]}: the other phone does not know of it yet.</p>}
+      {record.half && <p>Tell {names[otherOf(record.half)]}: the other phone does not know of it yet.</p>}
       {!isOpen(item) && (
         <p className="text-ink-2">Then “{CHECK_PARTS[checkPartOf(item)]}” begins anew, since it was touched.</p>
       )}

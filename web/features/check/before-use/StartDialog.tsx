@@ -21,6 +21,7 @@ import {
   type CheckDepth,
   type CheckItem,
   type Since,
+  otherOf,
 } from '@core/answers/check';
 import {
   agedWords,
@@ -54,7 +55,7 @@ interface StartDialogProps {
 
 /** What a check is begun with. */
 type Begun = Pick<CheckRecord, 'setup' | 'verdict' | 'items'> &
-  Partial<Pick<CheckRecord, 'depth' | 'since' | 'leftOut' | 'planted'>>;
+  Partial<Pick<CheckRecord, 'depth' | 'since' | 'leftOut' | 'planted' | 'half'>>;
 
 /** How many looks it is, and how long it takes whoever has more to do, as one says it. */
 function costWords(items: readonly CheckItem[], depth: CheckDepth, setup: Setup) {
@@ -78,6 +79,7 @@ function onlyChanged(setup: Setup, { verdict }: Assessment, way: GoOn, whole: re
     depth: 'next-go',
     since: { check: way.from.id, at: way.from.endedAt!, what: 'changed' },
     leftOut: titlesLeftOut(whole, items),
+    half: way.from.half,
   };
   return { mode: way.from.mode, begun };
 }
@@ -109,8 +111,8 @@ export function StartDialog({ setup, assessment, onClose }: StartDialogProps) {
 
   const start = (mode: CheckRecord['mode'], begun: Begun) => {
     const now = new Date().toISOString();
-    // Whoever begins a check by two phones is the first half.
-    const half = mode === 'two-phones' ? ('climber' as const) : null;
+    // Whoever begins the first check by two phones is the climber.
+    const half = mode === 'two-phones' ? (begun.half ?? 'climber') : null;
     const record = beginCheck({ ...begun, id: nanoid(), mode, half, startedAt: now });
     // One check of a set-up at a time: what was begun before stays in the log, as unfinished.
     const ended = unfinished.map((old) => put('checks', old, endCheck(old, 'abandoned', now)));
@@ -245,6 +247,7 @@ function NextGo({ setup, way, onStart }: NextGoProps) {
           </button>
         ),
       )}
+      <p className="text-ink-2">Other weather, another place or person: change that in the set-up first.</p>
     </div>
   );
 }
@@ -266,6 +269,7 @@ function choiceOf(setup: Setup, way: Extract<GoOn, { how: 'on' }>, since: Since,
     depth: 'next-go',
     since: { check: way.from.id, at: way.from.endedAt!, what: since },
     leftOut: titlesLeftOut(whole, items),
+    half: way.from.half && (turnsRound(since) ? otherOf(way.from.half) : way.from.half),
   };
   return { since, begun, inTurn, stop: findings.find((f) => f.severity === 'stop') ?? null };
 }

@@ -21,10 +21,11 @@ export function Turned({ record, item, who, disabled, onSaid }: TurnedProps) {
   return (
     <div className="m-auto grid w-full max-w-md gap-2" data-turned={item.id}>
       <h2 className="text-xl leading-tight">Once more, the other way round: {item.title}</h2>
-      <p className="font-bold">
-        {say(item.question)} What is it <em>not</em>? Mark all of them.
+      <p>
+        Mark everything that you did <strong>not</strong> see.
       </p>
-      <div role="group" aria-label={`${say(item.question)} What is it not?`} className="flex flex-wrap gap-2">
+      <p className="font-bold">{say(item.question)}</p>
+      <div role="group" aria-label={`${say(item.question)} Not seen`} className="flex flex-wrap gap-2">
         {answersInOrder(item, `turned${record.id}${who}`).map((answer) => (
           <button
             key={answer}
@@ -45,7 +46,7 @@ export function Turned({ record, item, who, disabled, onSaid }: TurnedProps) {
         disabled={disabled || not.length === 0}
         onClick={() => onSaid([...not])}
       >
-        {not.length === 0 ? 'Mark what it is not' : 'It is none of those'}
+        {not.length === 0 ? 'Mark what you did not see' : 'I saw none of those'}
       </button>
     </div>
   );

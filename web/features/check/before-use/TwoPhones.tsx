@@ -1,14 +1,11 @@
 import { useState } from 'react';
-import { isOpen } from '@core/answers/check';
-import { nextLook, turnedFor, type CheckRecord } from '@core/records/log';
+import { isOpen, otherOf } from '@core/answers/check';
+import { hasHeard, nextLook, turnedFor, type CheckRecord } from '@core/records/log';
 import { PhoneCode } from './PhoneCode';
 
-/** Of a check by two phones, who answers on the other one. */
-export const otherHalf = ({ half }: Pick<CheckRecord, 'half'>) => (half === 'partner' ? 'climber' : 'partner');
-
 /** The phone on which it was begun shows the first code before anything is looked at. */
-export const isFirst = ({ half, events, items }: CheckRecord): boolean =>
-  half === 'climber' && !events.some((e) => !isOpen(items.find((i) => i.id === e.itemId)!));
+export const isFirst = (record: CheckRecord): boolean =>
+  record.half !== null && !hasHeard(record) && record.events.every((e) => isOpen({ id: e.itemId }));
 
 /** The own half is done, and the other one is not here yet. */
 export const isWaiting = (record: CheckRecord): boolean =>
@@ -24,7 +21,7 @@ interface TwoPhonesProps {
 /** The codes of a check by two phones, and what to do with them. */
 export function TwoPhones({ record, names, onBegin }: TwoPhonesProps) {
   const [anew, setAnew] = useState(false);
-  const other = names[otherHalf(record)];
+  const other = names[otherOf(record.half!)];
   const first = anew || isFirst(record);
   return (
     <section
@@ -42,7 +39,7 @@ export function TwoPhones({ record, names, onBegin }: TwoPhonesProps) {
           {first ? 'Begin your half' : 'Back to your half'}
         </button>
       )}
-      {record.half === 'climber' && !isFirst(record) && (
+      {!hasHeard(record) && !isFirst(record) && (
         <button type="button" className="btn mt-3" onClick={() => setAnew(!anew)}>
           {anew ? 'The code of your half' : `${other}’s phone does not know the check: show the first code`}
         </button>
