@@ -170,6 +170,7 @@ async function askedItems(page: Page): Promise<readonly AskedItem[]> {
   const path = new URL(page.url()).pathname;
   const there = askedOn.get(page);
   if (there?.path === path) return there.items;
+  await saved(page);
   const items = await page.evaluate(async () => {
     const name = `zevrin-${location.pathname.split('/')[1]}`;
     const db = await new Promise<IDBDatabase>((resolve, reject) => {

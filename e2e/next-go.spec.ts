@@ -47,9 +47,9 @@ test('the next goes of an evening: said with one tap, a few things each, and cha
   await dialog(page)
     .getByRole('button', { name: /^Changed over/ })
     .click();
-  // Five looks at what was opened and, at every second go, one more in turn; before them what nobody was asked: the
+  // Six looks at what was opened and, at every second go, one more in turn; before them what nobody was asked: the
   // lighter of the two belays now.
-  await expect(bar).toHaveAttribute('aria-valuemax', '6');
+  await expect(bar).toHaveAttribute('aria-valuemax', '7');
   await expect(page.getByRole('region', { name: 'Before the check' })).toBeVisible();
   await answer(page, 'climber');
   await expect(page.getByRole('region', { name: `Half of ${setup.persons[1]!.item!.name}` })).toHaveAttribute(
@@ -89,7 +89,7 @@ test('what failed today is looked at again though nobody opened it; another day,
     events: record.events.map((event) => ({ ...event, at: '2026-01-05T10:10:00.000Z' })),
   }));
   await page.getByRole('button', { name: 'Check before use' }).click();
-  await expect(dialog(page)).toContainText('Its last check was on another day. The whole check: 11 things');
+  await expect(dialog(page)).toContainText('Its last check was on another day. The whole check: 12 things');
   await dialog(page).getByText('We did the whole check today, without Zevrin').click();
   await expect(dialog(page)).toContainText('4 things at a glance, of knot, device, gate and closed system');
 });
