@@ -212,7 +212,7 @@ describe('zevrin', () => {
       expect(whole.items.length).toBeGreaterThan(20);
       expect(next.items.map((i) => i.id)).toEqual(['tie-in', 'device-strands', 'device-connector', 'rope-ends']);
       expect(glance.items).toEqual(next.items);
-      expect([whole.things, next.things]).toEqual([11, 4]);
+      expect([whole.things, next.things]).toEqual([12, 4]);
       expect(next.words).toBeLessThan(whole.words / 3);
       expect(glance.seconds).toBeLessThan(next.seconds);
       const moved = report('--depth', 'next-go', '--since', 'next-route-changed').items.map((i) => i.id);

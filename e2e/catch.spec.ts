@@ -143,7 +143,7 @@ test('two seconds: crossed strands hold nobody until one connector gathers them;
   await page.getByRole('slider', { name: 'Other person along the rope' }).press('Home');
   await expect(page.getByTestId('arriving')).toContainText('tied in the air');
   await page.getByLabel('The two ropes leave the device').selectOption('parallel');
-  const slack = page.getByLabel('Slack above who follows, at most');
+  const slack = page.getByLabel('Slack above the second, at most');
   await slack.fill('1.5');
   await slack.press('Tab');
   await expect(severity('guide.slack')).toHaveAttribute('data-severity', 'stop');

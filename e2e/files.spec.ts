@@ -76,7 +76,7 @@ test('a workspace of version 3 is read in: what was chosen for other jobs is a s
   await open(page, '/mine/setups');
   await expect(
     page.getByRole('main').getByRole('listitem').filter({ hasText: 'Training wall, top rope' }),
-  ).toContainText('Mind');
+  ).toContainText('Caution');
   // The old address of a choice leads to the set-up that it became.
   await open(page, '/mine/plan/choice-wall');
   await expect(page).toHaveURL(/\/mine\/setups\/choice-wall$/);

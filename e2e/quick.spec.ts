@@ -23,7 +23,7 @@ test('from the first screen to a verdict with six inputs, on a phone; what hangs
   await page.getByRole('button', { name: 'Show the answer' }).click();
 
   await expect(page).toHaveURL(/\/mine\/setups\/.+/);
-  await expect(verdict(page)).toHaveText(/^(Mind|Not tested)/);
+  await expect(verdict(page)).toHaveText(/^(Caution|Not tested)/);
   await saved(page);
   // With most hanging on it first; the height is not said.
   const facts = page.locator('[data-open-fact]');

@@ -113,7 +113,7 @@ test('up a rope: lengths of tether, foot loop and body make the stroke, also typ
   // Too long, and a stroke gains little or nothing; what to tie is said.
   await length.fill('1500 mm');
   await expect(stroke).toHaveAttribute('data-severity', 'mind');
-  await expect(verdict(page)).toContainText('Mind');
+  await expect(verdict(page)).toContainText('Caution');
   await saved(page);
   await page.reload();
   await expect(stroke).toHaveAttribute('data-severity', 'mind');

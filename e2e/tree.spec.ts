@@ -84,7 +84,7 @@ test('a rappel from a tree: the hitch stays above the device, and the order of t
   page,
 }) => {
   await open(page, '/demo/setups/setup-beech-down');
-  await expect(verdict(page)).toContainText('Mind');
+  await expect(verdict(page)).toContainText('Caution');
   await expect(page.getByRole('button', { name: /^Hitch above the device/ })).toBeVisible();
   await page.getByRole('button', { name: 'Order of steps' }).click();
   await expect(page.getByText(/the hitch stays above it/).first()).toBeVisible();
@@ -99,7 +99,7 @@ test('pick-off: a slack link and a link too few are Stops; what holds is shown f
   await expect(page.locator('[data-finding="pick.link"][data-severity="stop"]')).toBeVisible();
   await runs.selectOption({ label: 'Tight' });
   await expect(page.locator('[data-finding="pick.link"][data-severity="stop"]')).toHaveCount(0);
-  await expect(page.getByRole('heading', { name: 'A third hand from your locker' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'A mini haul from your locker' })).toBeVisible();
   await page.getByRole('button', { name: 'Take away …' }).click();
   await page.getByRole('menuitem', { name: /Second link/ }).click();
   await expect(page.locator('[data-finding="pick.one-link"]')).toHaveAttribute('data-severity', 'stop');

@@ -94,7 +94,7 @@ export const JOURNEY: readonly Part[] = [
       await page.press('button', 'Show the answer');
       await page.at(/^\/mine\/setups\/.+/);
       const verdict = await page.verdict();
-      if (!/^(Mind|Not tested)/.test(verdict)) throw new Error(`the verdict is: ${verdict}`);
+      if (!/^(Caution|Not tested)/.test(verdict)) throw new Error(`the verdict is: ${verdict}`);
       await page.saved();
     },
   },

@@ -52,10 +52,10 @@ export function StartPage() {
       <section aria-label="The four verdicts" className="grid gap-2 border-t border-line pt-6 sm:grid-cols-2">
         {(
           [
-            ['stop', 'Something is wrong that can kill.'],
-            ['mind', 'Something to settle before you go.'],
-            ['untested', 'Not known, so not a pass.'],
-            ['clear', 'Nothing found in what was looked at.'],
+            ['stop', 'A fault that can kill.'],
+            ['mind', 'Sort this out first.'],
+            ['untested', 'Unknown, so not a pass.'],
+            ['clear', 'Nothing found in what was checked.'],
           ] as const
         ).map(([severity, text]) => (
           <p key={severity} className="flex flex-wrap items-center gap-x-3">

@@ -14,7 +14,7 @@ describe('a height that is not said (0)', () => {
     expect(verdict).not.toBe('clear');
     expect(
       findings
-        .filter((f) => f.severity === 'clear' && ON_HEIGHT.test(f.code) && !/has teeth|another rope/.test(f.says))
+        .filter((f) => f.severity === 'clear' && ON_HEIGHT.test(f.code) && !/teeth are hard|another rope/.test(f.says))
         .map((f) => f.code),
     ).toEqual([]);
     // Nor does it raise an alarm that the height does not: what is a stop with it was one before.

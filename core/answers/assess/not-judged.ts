@@ -21,7 +21,7 @@ export function notJudged(ctx: Context, judges: readonly Judge[]): Finding[] {
       severity: 'untested',
       subject: questions[0]!.subject,
       says: `Not judged: ${[...new Set(questions.map((q) => q.words))].join('; ')}.`,
-      because: 'Zevrin has no rule for it yet.',
+      because: 'Zevrin does not check this.',
       remedy: 'Judge it yourself, by the instructions of the makers and by what you were taught.',
     }),
   );

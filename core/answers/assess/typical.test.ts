@@ -44,7 +44,7 @@ describe('what hangs on a typical value is not known', () => {
       (f) => f.code.startsWith('geometry.rope') || f.code.startsWith('geometry.end'),
     );
     const hangs = assess(setup).findings.filter((f) =>
-      /^It hangs on what is only typical \(length on the label\): /.test(f.says),
+      /^This depends on typical values \(length on the label\): /.test(f.says),
     );
     expect(reaches.length).toBeGreaterThan(0);
     expect(hangs.length).toBeGreaterThan(0);

@@ -56,7 +56,7 @@ function told(assumed: readonly AssumedInRig[]): Finding[] {
       severity: 'untested',
       subject: [ref],
       says: `${literal(thing.name)}: some values are only typical.`,
-      because: `${names.length === 1 ? 'It is' : 'They are'} reckoned with as something of its kind usually is, and not as measured: ${names.join(', ')}.`,
+      because: `Typical values were used, not measured ones: ${names.join(', ')}.`,
       remedy: 'Measure, or read it off, and enter it: what hangs on it is told with it.',
     });
   });
@@ -69,7 +69,7 @@ function told(assumed: readonly AssumedInRig[]): Finding[] {
 const hanging = (f: Finding, on: ReadonlySet<string>, least: Severity): Finding => ({
   ...f,
   severity: least === 'clear' ? 'untested' : least,
-  says: `It hangs on what is only typical (${[...on].map((x) => x.toLowerCase()).join(', ')}): ${f.says}`,
+  says: `This depends on typical values (${[...on].map((x) => x.toLowerCase()).join(', ')}): ${f.says}`,
 });
 
 /**

@@ -55,7 +55,7 @@ function strands(ctx: Context, a: Attachment): CheckItem[] {
     id: idAt(ctx.setup, 'device-strands', a),
     part: end.id,
     title: end.item!.name,
-    why: `The device is one of the three things that go wrong most${doubled ? '; on one strand the rope pulls through' : ''}.`,
+    why: `Most accidents start with harness, anchor or device.${doubled ? ' With one strand in the device the rope pulls through.' : ''}`,
     sources: ['practice-hook-up' as const],
   };
   if (end.hand === null) return gripping(ctx, a);
@@ -64,10 +64,10 @@ function strands(ctx: Context, a: Attachment): CheckItem[] {
     id: idAt(ctx.setup, 'device-pull', a),
     ...(guides(a, ctx)
       ? {
-          look: 'Nobody hangs on it yet; the hand is off the rope, and beside it.',
+          look: 'Nobody is on it yet. Brake hand off the rope but ready to grab it.',
           touch: two
             ? 'Pull hard at each strand to a second, one after the other.'
-            : 'Pull hard at the strand to the second.',
+            : 'Pull hard at the second’s strand.',
           question: two ? 'Hand off, held:' : 'Hand off, the rope:',
           expected: two ? 'Both' : 'Holds',
           others: two ? ['One', 'None'] : ['Runs', 'Was not pulled'],
@@ -87,7 +87,7 @@ function strands(ctx: Context, a: Attachment): CheckItem[] {
         ...shared,
         look: 'Each strand in its own slot, brake strands on the brake side.',
         touch: 'Run a finger along each strand, in and out.',
-        // Both strands of one rope and none of the other is an easy slip where two ropes hang.
+        // With two ropes it is easy to clip both strands of one and none of the other.
         ...(ropes.length > 1 && ropes.every((r) => r.item)
           ? {
               question: 'Strands through it:',
@@ -168,12 +168,12 @@ function guideItems(ctx: Context, a: Attachment): CheckItem[] {
       ...shared,
       id: idAt(ctx.setup, 'load-strand', a),
       title: `Strands at ${end.item!.name}`,
-      look: 'Where the strand to the second comes out of the plate.',
+      look: 'Where the second’s strand comes out of the plate.',
       touch: 'Pull at it, and feel which strand it presses on.',
       question: 'Above lies:',
-      expected: 'The strand to the second',
+      expected: 'The second’s strand',
       others: ['The brake strand', 'Not clear'],
-      why: 'The other way round nothing is pressed, and the rope runs.',
+      why: 'Loaded the wrong way round the plate does not grip, and the rope runs.',
     }),
     ...(twoStrandsBelow(a, ctx)
       ? [
@@ -189,7 +189,7 @@ function guideItems(ctx: Context, a: Attachment): CheckItem[] {
               end.strandsLie === 'crossed'
                 ? ['Crossed, not gathered', 'Side by side']
                 : ['Crossed', 'One over the other'],
-            why: 'Whoever hangs on the lower one of two crossed ropes is not held.',
+            why: 'If the ropes cross, the plate may not hold the climber on the lower rope.',
           }),
         ]
       : []),
@@ -209,7 +209,7 @@ function gripping(ctx: Context, a: Attachment): CheckItem[] {
       question: 'It sits on the rope:',
       expected: 'Closed, the maker’s way up',
       others: ['Upside down', 'Open'],
-      why: 'Upside down it runs, and open the rope comes out.',
+      why: 'Upside down it will not grip; if it is open the rope can come out.',
     }),
     item({
       ...shared,
@@ -254,7 +254,7 @@ function connectorItems(
       question: 'At the gate:',
       expected: 'Nothing',
       others: ['The brake strand', 'Something else'],
-      why: 'Rope that runs over a gate unscrews it, and rock presses it open.',
+      why: 'Rope running over the gate can unscrew it; rock can push it open.',
       sources: ['practice-gate'],
     }),
     item({
@@ -266,7 +266,7 @@ function connectorItems(
       question: 'Load lies:',
       expected: oval ? 'At its end' : 'Broad end',
       others: [oval ? 'On the gate' : 'Narrow end', 'Across'],
-      why: 'Across it, or against the gate, a connector holds a fraction of what it holds along.',
+      why: 'Loaded sideways or on its gate, a carabiner holds only about a third of its strength.',
       sources: ['practice-broad-end'],
     }),
   ];
@@ -286,7 +286,7 @@ function brakeLed(ctx: Context, a: Attachment): CheckItem {
     why:
       traitsOf(deviceOf(a)!.item!.family).brake === 'munter'
         ? 'A Munter hitch holds most with both strands side by side.'
-        : 'Led up and over, most devices hold three times as much as with both strands side by side.',
+        : 'Led up through a carabiner above it, a grooved tube holds about three times as much, a smooth tube about twice.',
     sources: ['practice-lowering'],
   });
 }

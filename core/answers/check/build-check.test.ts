@@ -75,7 +75,7 @@ describe('buildCheck', () => {
     expect(why('rope-ends')).toContain('If this is wrong: you fall.');
     // With both ends knotted a short strand stops one; it does not drop one.
     expect(why('middle')).toContain('If this is wrong: you are stranded.');
-    expect(why('device-connector')).toContain('If this is wrong: you trust what was not locked and tested.');
+    expect(why('device-connector')).toContain('If this is wrong: you rely on something not locked or tested.');
     expect(why('device-connector')).toContain('Nothing else holds when it lets go.');
     expect(why('hitch-connector')).not.toContain('Nothing else holds');
     expect(why('hitch-bites')).toContain('If this is wrong');

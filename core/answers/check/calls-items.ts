@@ -30,7 +30,7 @@ export function callsItems({ setup }: Context): CheckItem[] {
             question: 'Of the four the belayer answered:',
             expected: 'Four',
             others: ['Three or fewer', 'Not tried'],
-            why: 'A call that is not understood is taken for what one expects.',
+            why: 'A call you do not understand, you hear as what you expect.',
             sources: ['practice-calls'],
           }),
         ]
@@ -67,7 +67,7 @@ function comingDown(part: string, down: 'lower' | 'rappel' | 'stays'): CheckItem
     question: 'At the top the climber …',
     expected: options.find(([key]) => key === down)![1],
     others: options.flatMap(([key, label]) => (key === down ? [] : [label])),
-    why: 'Who expects a rappel takes the rope out of the device, while the climber leans back to be lowered.',
+    why: 'If the belayer expects a rappel, they take the climber off belay while the climber leans back to be lowered.',
     sources: ['practice-calls'],
   });
 }

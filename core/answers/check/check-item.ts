@@ -33,7 +33,9 @@ export const answersInOrder = (item: CheckItem, seed: string): string[] =>
 
 /** Items made from findings: how their ids begin, and the title of a known risk. */
 export const FINDING_ITEM = 'finding:';
-export const MIND_TITLE = 'Mind';
+export const MIND_TITLE = 'Caution';
+/** Records of versions before 16 say it like this. */
+const MIND_TITLE_BEFORE = 'Mind';
 /** Nobody accepts for another that a hand is all that holds. */
 const NEVER_ACCEPTED: readonly FindingCode[] = ['hold.hand-alone'];
 
@@ -42,5 +44,5 @@ const NEVER_ACCEPTED: readonly FindingCode[] = ['hold.hand-alone'];
  */
 export const mayBeAccepted = ({ id, kind, title }: Pick<CheckItem, 'id' | 'kind' | 'title'>): boolean =>
   kind === 'open-finding' &&
-  title === MIND_TITLE &&
+  [MIND_TITLE, MIND_TITLE_BEFORE].includes(title) &&
   !NEVER_ACCEPTED.some((code) => id.startsWith(`${FINDING_ITEM}${code}`));

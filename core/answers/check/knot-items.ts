@@ -23,7 +23,7 @@ export function tieInItems(ctx: Context, a: Attachment): CheckItem[] {
       question: bowline ? 'The knot is:' : 'Pairs of strands side by side:',
       expected: bowline ? 'A bowline with its lock' : 'Five',
       others: bowline ? ['A bowline without it', 'Another knot'] : ['Four or fewer', 'They cross'],
-      why: 'An unfinished knot holds until it is loaded.',
+      why: 'An unfinished knot looks fine until it is loaded.',
     }),
     item({
       ...shared,
@@ -34,7 +34,7 @@ export function tieInItems(ctx: Context, a: Attachment): CheckItem[] {
       question: 'Its tail is:',
       expected: 'Longer than a fist',
       others: ['Shorter', 'Still in the knot'],
-      why: 'A short tail slips back into the knot.',
+      why: 'A short tail can pull back through the knot.',
     }),
     item({
       ...shared,
@@ -45,12 +45,12 @@ export function tieInItems(ctx: Context, a: Attachment): CheckItem[] {
       question: 'The rope goes through:',
       expected: 'Both tie-in points',
       others: ['One of them', 'A gear loop or the belay loop'],
-      why: 'One point alone tips the climber over, and a gear loop carries nobody.',
+      why: 'Tied to one point you can tip upside down; a gear loop will not hold a person.',
     }),
   ];
 }
 
-/** A knot in the rope below a device: what stops whoever the device lets go. */
+/** A knot in the rope below a device: what stops whoever the device stops holding. */
 export function knotBelowItems(ctx: Context, a: Attachment): CheckItem[] {
   return [
     item({
@@ -124,7 +124,7 @@ export function hitchItems(ctx: Context, a: Attachment): CheckItem[] {
       question: 'Wraps:',
       expected: `${n}`,
       others: [`${n > 1 ? n - 1 : n + 2}`, `${n + 1}`],
-      why: 'Too few wraps slip, too many will not let go.',
+      why: 'With too few wraps it slips; with too many it will not release.',
       sources: ['practice-hitch-wraps'],
     }),
     ...(two
@@ -138,7 +138,7 @@ export function hitchItems(ctx: Context, a: Attachment): CheckItem[] {
             question: 'Strands inside the wraps:',
             expected: 'Two',
             others: ['One', 'None'],
-            why: 'Around one strand the other runs on.',
+            why: 'If the hitch is around one strand only, the other keeps running.',
             sources: ['practice-hitch-wraps'],
           }),
         ]

@@ -57,7 +57,7 @@ function anchorItems({ setup }: Context): CheckItem[] {
             question: 'The device hangs from:',
             expected: 'The master point',
             others: ['One point of it', 'Something else'],
-            why: 'The device, and whoever it holds, hang there.',
+            why: 'The device, and the person it holds, hang there.',
             sources: ['practice-hook-up'],
           })
         : held === 'tied'
@@ -69,7 +69,7 @@ function anchorItems({ setup }: Context): CheckItem[] {
               question: 'The rope is tied to:',
               expected: metal ? 'The master point' : `The ${what} alone`,
               others: metal ? ['One point of it', 'Something else'] : [`A worn ${what}`, 'Another rope too'],
-              why: 'The anchor with the rope on it is one of the three things that go wrong most.',
+              why: 'Most accidents start with harness, anchor or device.',
               sources: ['practice-hook-up'],
             })
           : item({
@@ -82,7 +82,7 @@ function anchorItems({ setup }: Context): CheckItem[] {
               question: 'The rope runs through:',
               expected: metal ? 'Metal only' : `The ${what} alone`,
               others: metal ? ['A sling or cord', 'Metal and a sling'] : [`A worn ${what}`, 'Another rope too'],
-              why: 'The anchor with the rope through it is one of the three things that go wrong most.',
+              why: 'Most accidents start with harness, anchor or device.',
               sources: ['practice-hook-up', 'practice-metal-on-metal'],
             }),
       tree && id === setup.lines[0]!.anchor
@@ -96,7 +96,7 @@ function anchorItems({ setup }: Context): CheckItem[] {
             question: 'Points seen and pulled at:',
             expected: points === 'one' ? 'One' : 'Two or more',
             others: points === 'one' ? ['None beyond doubt'] : ['One', 'One in doubt'],
-            why: 'Everything hangs on them.',
+            why: 'Everything depends on these.',
             sources: ['practice-hook-up'],
           }),
     ];
@@ -135,7 +135,7 @@ function joint({ joint: { id, knot } }: LineOf<'doubled'>): CheckItem[] {
       question: 'Its shorter tail is:',
       expected: '30 cm or more',
       others: ['A hand’s width', 'Shorter'],
-      why: 'A knot that rolls eats its tails.',
+      why: 'A flat overhand can roll along the rope and use up its tails.',
     }),
     item({
       ...shared,
@@ -210,7 +210,7 @@ function fastened(ctx: Context, { id, fastening }: LineOf<'fixed'>): CheckItem[]
       question: 'It is kept out of the rings by:',
       expected: 'A connector around my strand',
       others: ['Only the knot', 'A connector, other strand'],
-      why: 'A knot can be drawn through wide rings.',
+      why: 'A knot can pull through large rings.',
       sources: ['practice-blocked-rope'],
     }),
   ];
@@ -247,7 +247,9 @@ function ends({ setup }: Context, line: RigLine): CheckItem[] {
         line.kind === 'fixed'
           ? `The end ${place}; where it cannot be seen, its knot before it was thrown.`
           : 'The other end of the rope, on the ground or in the hand.',
-      touch: tied ? 'The knot at the harness of whoever holds it.' : 'The knot, or the hand of the one who tied it.',
+      touch: tied
+        ? 'The knot at the harness of the person who holds it.'
+        : 'The knot, or the hand of the one who tied it.',
       question: 'It is closed by:',
       expected: tied ? 'Somebody tied into it' : 'A stopper knot, long tail',
       others: ['Nothing', tied ? 'Only a knot' : 'A knot, short tail'],
@@ -284,6 +286,6 @@ const treeTried = (anchor: string): CheckItem =>
     question: 'Bounced on by:',
     expected: 'Two, nothing moved',
     others: ['One, nothing moved', 'Something moved', 'Nobody'],
-    why: 'Two from the ground load the tie-in point more than one will up there.',
+    why: 'Two people bouncing load the tie-in point more than one climber should.',
     sources: ['practice-tree-point'],
   });

@@ -12,11 +12,11 @@ interface Observation {
 const SEEN: Partial<Record<FindingCode, Observation>> = {
   'hold.hand-alone': {
     question: 'What holds when the hand lets go?',
-    expected: 'A hitch, or a second hand on the rope: tried with weight, and it held',
+    expected: 'A hitch or a second person’s hand: tested with weight, and it held',
     others: ['Nothing', 'Something that was not tried'],
   },
   'friction.hand-close': {
-    question: 'With the whole weight on the rope: how hard did the hand have to pull?',
+    question: 'With full body weight on the rope: how hard did you have to grip?',
     expected: 'Less than half of what it can',
     others: ['Nearly all it can', 'It was not tried'],
   },
@@ -61,7 +61,7 @@ const SEEN: Partial<Record<FindingCode, Observation>> = {
     others: ['A place that is not as the rest', 'It was not looked over'],
   },
   'guide.slack': {
-    question: 'Rope taken in as it will be: how much slack could be pulled out of it?',
+    question: 'Belay as you will on the climb: how much slack can you pull out?',
     expected: 'Less than a forearm’s length',
     others: ['More than that', 'It was not tried'],
   },
@@ -76,8 +76,8 @@ const SEEN: Partial<Record<FindingCode, Observation>> = {
     others: ['Two different things', 'One did not know'],
   },
   'guide.arriving': {
-    question: 'Show it with a rope in the hand: how is whoever arrives clipped to the anchor?',
-    expected: 'Hitch tied in the air and clipped at once, or an own lanyard first',
+    question: 'Show it with a rope in the hand: how is the second clipped to the anchor?',
+    expected: 'Hitch tied in the hand, then clipped in one move; or the second’s own lanyard first',
     others: ['Turn by turn on the connector', 'It was not shown'],
   },
   'fit.not-tuned': {
@@ -195,7 +195,7 @@ const SEEN: Partial<Record<FindingCode, Observation>> = {
 /** A connector is not looked over as rope is. */
 const METAL: Observation = {
   question: 'Bar felt all around, gate snapped shut ten times and locked: what was found?',
-  expected: 'No groove, no edge, the gate shut by itself each time, and the lock held',
+  expected: 'No grooves or sharp edges; the gate snapped shut each time and the lock held',
   others: ['A groove or an edge', 'The gate stuck or the lock did not hold', 'It was not looked over'],
 };
 

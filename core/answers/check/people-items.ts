@@ -31,7 +31,7 @@ const harnessItems = (p: RigPerson, first: RigPerson): CheckItem[] => [
     question: 'Buckles, pulled:',
     expected: 'Stay closed',
     others: ['Slip', 'One is open'],
-    why: 'The harness is one of the three things that go wrong most.',
+    why: 'Most accidents start with harness, anchor or device.',
     sources: ['practice-hook-up'],
   }),
   item({
@@ -43,7 +43,7 @@ const harnessItems = (p: RigPerson, first: RigPerson): CheckItem[] => [
     question: 'Belt, pulled down:',
     expected: 'Stays above the hips',
     others: ['Slides over them'],
-    why: 'A belt that can be drawn over the hips lets a person fall out head down.',
+    why: 'If the waist belt slides over the hips you can fall out upside down.',
     sources: ['practice-hook-up'],
   }),
 ];
@@ -76,7 +76,7 @@ const helmet = (p: RigPerson, first: RigPerson): CheckItem =>
     question: 'Helmet, pushed up:',
     expected: 'Stays in place',
     others: ['Moves', 'There is none'],
-    why: 'Rockfall and dropped gear hit whoever climbs and whoever stands below.',
+    why: 'Rockfall and dropped gear hit the climber and the people below.',
     sources: ['practice-helmet'],
   });
 
@@ -112,6 +112,6 @@ const looseThings = (p: RigPerson, first: RigPerson): CheckItem =>
     question: 'Hair, straps, gloves:',
     expected: 'Clear of the device',
     others: ['Near it'],
-    why: 'A device pulls in what lies on the rope.',
+    why: 'The device pulls in anything that lies on the rope.',
     sources: ['practice-clear-of-device'],
   });

@@ -23,7 +23,7 @@ export function rescueItems(ctx: Context): CheckItem[] {
         question: 'It joins:',
         expected: first ? 'Their belay loop and my device’s connector' : 'Their belay loop and mine',
         others: ['One end on a gear loop', 'Both links in one connector', 'It is not there'],
-        why: 'From there on it holds them when their own device is opened.',
+        why: 'From now on this holds them once their own device is opened.',
       }),
       item({
         ...shared,
@@ -34,7 +34,7 @@ export function rescueItems(ctx: Context): CheckItem[] {
         question: 'Its gates, pressed:',
         expected: 'Both stay shut',
         others: ['One gives way', 'Both give way', 'One is out of reach'],
-        why: 'A casualty moves against them and cannot look.',
+        why: 'The casualty can move against the gates and cannot check them.',
       }),
       ...(first
         ? [
@@ -47,7 +47,7 @@ export function rescueItems(ctx: Context): CheckItem[] {
               question: 'The casualty could drop:',
               expected: 'Less than {most}',
               others: ['A hand’s width or more', 'A forearm or more'],
-              why: 'Whoever drops onto a sling is stopped at once.',
+              why: 'A sling does not stretch: dropping onto it is a hard stop.',
               numbers: [
                 { key: 'most', label: 'At most', quantity: 'lengthMm', value: exactly(threshold('linkDropMm')) },
               ],

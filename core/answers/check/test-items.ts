@@ -26,7 +26,7 @@ export function testItems(ctx: Context): CheckItem[] {
   ];
 }
 
-const titleOf = (a: Attachment): string => (a.id === 'main' ? 'Weigh the device' : a.label);
+const titleOf = (a: Attachment): string => (a.id === 'main' ? 'Load-test the device' : a.label);
 const tried = (a: Attachment, first: Attachment): string => (a === first ? 'Try the hitch' : a.label);
 
 const idOf = (ctx: Context, kind: 'weigh-device' | 'lanyard-on' | 'hold-person', a: Attachment) =>
@@ -46,7 +46,7 @@ function weigh(ctx: Context, a: Attachment): CheckItem[] {
     question: climbs ? 'Bounced three times, it:' : 'You hang on:',
     expected: climbs ? 'Holds each time' : 'The device alone',
     others: climbs ? ['Slips, then holds', 'Runs'] : ['Still the lanyard', 'Both'],
-    why: 'What was never loaded is not trusted.',
+    why: 'Do not trust anything you have not loaded.',
     sources: ['practice-hook-up', 'practice-slow'],
   });
   if (climbs) return [weighed];
@@ -62,7 +62,7 @@ function weigh(ctx: Context, a: Attachment): CheckItem[] {
       question: 'Lanyard:',
       expected: 'Slack, still clipped',
       others: ['Off already', 'Tight'],
-      why: 'Until device and hitch were weighed it is what holds.',
+      why: 'Until device and hitch have been tested, this is what holds you.',
       sources: ['practice-hook-up'],
     }),
   ];
@@ -81,7 +81,7 @@ function holdPerson(ctx: Context, a: Attachment): CheckItem {
     question: 'In the device the rope:',
     expected: 'Holds',
     others: ['Creeps', 'Holds only by all the hand’s force'],
-    why: 'What was never loaded is not trusted.',
+    why: 'Do not trust anything you have not loaded.',
     sources: ['practice-hook-up', 'practice-lowering'],
   });
 }

@@ -19,11 +19,11 @@ export function treeItems({ setup }: Context): CheckItem[] {
             part: line.id,
             title: 'Where the line runs',
             look: 'Along the loaded line from the tie-in down, from two sides.',
-            touch: 'Shake a wave up the line.',
+            touch: 'Flick the rope and watch the wave run up it.',
             question: 'Limbs that the loaded line bends over:',
             expected: 'None',
             others: ['One', 'More than one', 'It cannot be seen'],
-            why: 'Friction there hides slack, which comes out at once.',
+            why: 'Friction there can hide slack that comes out all at once.',
             sources: ['practice-limb'],
           }),
         ]
@@ -62,7 +62,7 @@ function changeItems({ persons, attachments }: Context['setup']): CheckItem[] {
       question: 'It was rehearsed:',
       expected: 'Half a metre up, on this line',
       others: ['Not at all', 'With another line or device'],
-      why: 'Up there the hands are tired, and what does not reach is found too late.',
+      why: 'Up there your hands are tired and it is too late to find that something does not reach.',
       sources: ['practice-tree-point'],
     }),
     item({

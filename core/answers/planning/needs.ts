@@ -81,7 +81,7 @@ function worstCodes(open: Setup, items: readonly Item[], result: SearchResult): 
 
 function ropeNeed(open: Setup): Need {
   const metres = JOB_FACTS[open.job].ropePerHeight * Math.max(0, descentOf(open.site)) + threshold('ropeEndMarginM');
-  return need('rope', `${needsTwoRopes(open) ? 'Two ropes' : 'A rope'} of at least {length}, knots taken off.`, [
+  return need('rope', `${needsTwoRopes(open) ? 'Two ropes' : 'A rope'} at least {length} long after knots.`, [
     { key: 'length', label: 'Length, at least', quantity: 'lengthM', value: exactly(metres) },
   ]);
 }
@@ -98,7 +98,7 @@ function deviceNeed({ job }: Setup, ropes: readonly ItemOf<'rope'>[]): Need {
 
 function cordNeed(ropes: readonly ItemOf<'rope'>[]): Need {
   const rope = ropes[0] ? diameterOf(ropes[0]).diameterMm.best : 10;
-  return need('cord', 'A cord of {thin} to {thick} that does not melt easily, long enough for four wraps.', [
+  return need('cord', 'Nylon, polyester or aramid cord, {thin} to {thick}, long enough for four wraps.', [
     mm('thin', 'Cord, at least', rope * threshold('hitchRatioLow')),
     mm('thick', 'Cord, at most', rope * threshold('hitchRatioHigh')),
   ]);

@@ -34,7 +34,7 @@ export interface ThirdHandGrip {
   readonly worst: Sentence | null;
 }
 
-/** A third hand out of a locker: what bites, what the hauling strand turns in, and how hard it is pulled. */
+/** A mini haul out of a locker: what bites, what the hauling strand turns in, and how hard it is pulled. */
 export interface ThirdHandForces {
   /** The best first. */
   readonly grips: readonly ThirdHandGrip[];
@@ -58,7 +58,7 @@ const worstOf = (found: readonly Finding[]): Pick<ThirdHandGrip, 'severity' | 'w
 const rank = ({ severity }: ThirdHandGrip) => SEVERITIES.indexOf(severity);
 
 /**
- * What of these items makes a third hand for the casualty of a pick-off: a grab or clamp that fits their rope, or a
+ * What of these items makes a mini haul for the casualty of a pick-off: a grab or clamp that fits their rope, or a
  * cord that bites on it, judged for what they weigh; two locking connectors; the strand is the end of the rescuer’s own
  * rope or a cord. null while rope or casualty is not chosen, and in other jobs.
  */

@@ -73,7 +73,7 @@ export interface Step {
 export const BREACHES = {
   fall: 'You fall',
   unattached: 'Nothing holds you',
-  untested: 'You trust what was not locked and tested',
+  untested: 'You rely on something not locked or tested',
   drop: 'You drop before something catches you',
   stranded: 'You are stranded',
   dropped: 'Something falls down',

@@ -230,7 +230,7 @@ describe('known fatal mistakes', () => {
     expect(named(up, ['fixed'])).toBe('fall');
     expect(named(up, ['end-knot'])).toBe('fall');
     expect(named(up, [], { 'device-thread': 'wrong' })).toMatch(/^shows: The descender does not hold/);
-    expect(breachesOf(moved(up, 'upper-off', 'lower-off')).join(' ')).toMatch(/never weighed/);
+    expect(breachesOf(moved(up, 'upper-off', 'lower-off')).join(' ')).toMatch(/never loaded/);
   });
   it('down on clamps: a cam thumbed open under load, both open, the clamps on each other, one left on the rope', () => {
     const down = fresh('down-on-clamps');

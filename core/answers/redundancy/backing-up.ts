@@ -41,7 +41,7 @@ export const EVENTS: readonly Event[] = [
   },
   {
     id: 'stones',
-    says: 'Rocks hit you and whoever stands below',
+    says: 'Rocks hit you and the people below',
     faults: (m, s) => [...ownHand(m, s), 'watched-hand'],
   },
   { id: 'partner', says: 'The hand lets go while the others look away', faults: (m) => ofKind(m, 'hand') },

@@ -80,7 +80,7 @@ export function faultsOf(ctx: Context, person: RigPerson, findings: readonly Fin
       'harness',
       wearer.harnessId,
       wearer.harnessId,
-      wearer.id === person.id ? 'the harness lets go' : `the ${wearer.role}’s harness lets go`,
+      wearer.id === person.id ? 'the harness fails' : `the ${wearer.role}’s harness fails`,
     );
     if (a.root.point === 'leg-loop')
       return [harness, list.add('leg-loop', wearer.legLoopId, wearer.legLoopId, 'the leg loop lets go')];
@@ -90,7 +90,7 @@ export function faultsOf(ctx: Context, person: RigPerson, findings: readonly Fin
       : [harness];
   };
   const anchor = (id: ElementId) =>
-    list.add('anchor', id, id, setup.anchors[0]?.id === id ? 'the anchor lets go' : 'the other anchor lets go');
+    list.add('anchor', id, id, setup.anchors[0]?.id === id ? 'the anchor fails' : 'the other anchor fails');
 
   /** The parts of one attachment, from its end to what it hangs on. */
   const own = (a: Attachment): string[] => [
@@ -121,7 +121,12 @@ export function faultsOf(ctx: Context, person: RigPerson, findings: readonly Fin
     const { end } = a;
     if (end.kind === 'device')
       return [
-        list.add('device', end.id, end.id, main(a) ? 'the device lets go' : `the ${a.label.toLowerCase()} lets go`),
+        list.add(
+          'device',
+          end.id,
+          end.id,
+          main(a) ? 'the device stops holding' : `the ${a.label.toLowerCase()} lets go`,
+        ),
         ...(pushedBy(a)
           ? [
               list.add(

@@ -113,13 +113,12 @@ function oneAttachment(ctx: Context, fault: Fault): Finding {
     knots
       ? {
           severity: 'mind',
-          because:
-            'Between two knots you fall as far as you climbed since the last one, onto a device that has just let go.',
+          because: 'You fall back to the last knot, and the knot jams against a device that has just failed.',
           remedy: 'Tie the next knot every few metres, or add a second attachment of full strength.',
         }
       : {
           severity: 'stop',
-          because: 'What opens or slips once has nothing behind it. A foot loop is no attachment.',
+          because: 'If it opens or slips, nothing backs it up. A foot loop does not count.',
           remedy:
             'Add a second attachment of full strength, at best on a rope of its own, or tie knots below you every few metres.',
         },
@@ -196,7 +195,7 @@ function inDoubt(singles: readonly SinglePoint[], findings: readonly Finding[]):
       code: 'hold.single-point',
       severity: 'mind',
       subject: [...new Set(open.map(({ fault }) => fault.part))],
-      says: `Nothing holds when ${open.map(({ fault }) => literal(fault.says)).join(', or when ')}.`,
+      says: `Nothing else holds you if ${open.map(({ fault }) => literal(fault.says)).join(', or if ')}.`,
       because: open.length > 1 ? 'There is only one of each.' : 'It has no backup.',
       remedy: 'Back it up.',
     }),

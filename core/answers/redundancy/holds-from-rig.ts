@@ -285,7 +285,12 @@ export function holdsFromRig(ctx: Context, person: RigPerson, findings: readonly
       brings: [...ownHand, ...past],
       because: 'One person minds both.',
     });
-    follows.causes.push({ id: 'stone', says: 'a stone hits you', brings: ownHand, because: 'Whoever is hit lets go.' });
+    follows.causes.push({
+      id: 'stone',
+      says: 'a stone hits you',
+      brings: ownHand,
+      because: 'If you are hit you let go.',
+    });
   }
   const ropes = faults
     .all()

@@ -180,7 +180,7 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   ),
   'practice-hitch-test': practice(
     'Common practice: the hitch is tested before it is trusted',
-    'Weigh it while the other hand still holds the rope below it; it must bite, then let go again when you want it to.',
+    'Load it while the other hand still holds the rope below it; it must bite, then let go again when you want it to.',
   ),
   'practice-hitch-angle': practice(
     'Common practice: hitch and steepness',
@@ -276,10 +276,7 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
     'Common practice: condition of gear of fibre',
     'Ropes, cords, slings and harnesses are run through the hands before use; damaged ones are taken out and marked.',
   ),
-  'practice-helmet': practice(
-    'Common practice: helmets',
-    'Worn and closed by whoever climbs and by whoever stands below.',
-  ),
+  'practice-helmet': practice('Common practice: helmets', 'Worn and closed by the climber and by the people below.'),
   'practice-threading': practice(
     'Common practice: threading a device',
     'As shown on the device, brake strand in the grooves; then a sharp pull at the load strand, which must hold.',
@@ -290,11 +287,11 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   ),
   'practice-belay-mass': practice(
     'Common practice: masses of climber and belayer',
-    'A belayer who is lighter than the climber is lifted, into the first runner or off the stance; a much heavier one gives a hard catch.',
+    'A belayer who is lighter than the climber is lifted, into the first piece or off the stance; a much heavier one gives a hard catch.',
   ),
   'practice-guide-plate': practice(
     'Common practice: a plate at the anchor for one or two seconds',
-    'The loaded strand lies above and presses on the brake strand. Two ropes are kept side by side, gathered by a connector some metres below; crossed, the lower one is not held. Whoever arrives is clipped in without leading the brake strand up and loading it.',
+    'The loaded strand lies above and presses on the brake strand. Two ropes are kept side by side, gathered by a connector some metres below; crossed, the lower one is not held. The second is clipped in without leading the brake strand up and loading it.',
   ),
   'practice-calls': practice(
     'Common practice: calls',
@@ -302,11 +299,11 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   ),
   'practice-catch': practice(
     'Common practice: catching a fall',
-    'The device must not be drawn into the first runner: a cam is pressed open there, a hand is drawn in and lets go. A body’s length stays free below the feet. Stand close to the wall, with little slack; step up where nothing is hit.',
+    'The device must not be drawn into the first piece: a cam is pressed open there, a hand is drawn in and lets go. A body’s length stays free below the feet. Stand close to the wall, with little slack; step up where nothing is hit.',
   ),
   'practice-two-attachments': practice(
     'Common practice: two attachments on a rope that one climbs',
-    'Whoever hangs on one clamp or one grab has nothing when it opens; a foot loop is no attachment.',
+    'On one ascender or one rope grab nothing is left when it opens; a foot loop is no attachment.',
   ),
   'practice-ascending': practice(
     'Common practice: going up a rope',
@@ -334,7 +331,7 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   ),
   'practice-pick-off': practice(
     'Common practice: bringing somebody down who hangs motionless',
-    'Linked first, short and tight; lifted by a third hand until their device carries nothing; everything of theirs off the rope; friction for two. Never fewer than two things hold them. By arms about 250 N can be hauled, with one’s weight 450 N.',
+    'Linked first, short and tight; lifted by a mini haul until their device carries nothing; everything of theirs off the rope; friction for two. Never fewer than two things hold them. By arms about 250 N can be hauled, with one’s weight 450 N.',
   ),
   'practice-tree-point': practice(
     'Common practice: tie-in point and second attachment in a tree',
@@ -426,7 +423,7 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   ),
   'memory-tree': memory(
     'Line over wood and over a friction saver',
-    'Friction of a line over bark about 0.2 to 0.5, over a ring or pulley next to none. Two who bounce on a line weigh one and a half times who goes up it, at least. A bollard device is 20 to 32 cm long; the collarbone is about 15 cm below the chin.',
+    'Friction of a line over bark about 0.2 to 0.5, over a ring or pulley next to none. Two who bounce on a line weigh one and a half times the climber, at least. A bollard device is 20 to 32 cm long; the collarbone is about 15 cm below the chin.',
   ),
   'memory-pick-off': memory(
     'Length of the link to a casualty',

@@ -6,8 +6,8 @@ import type { UnitSystem } from '../units/index.ts';
  * before the shorter ones they contain.
  */
 export const VOCABULARIES = {
-  rappel: { label: 'Rappel, carabiner, belay loop, color', system: 'imperial' },
-  abseil: { label: 'Abseil, karabiner, abseil loop, colour', system: 'metric' },
+  rappel: { label: 'Rappel, carabiner, color', system: 'imperial' },
+  abseil: { label: 'Abseil, karabiner, colour', system: 'metric' },
 } as const satisfies Record<
   string,
   { readonly label: string; /** Units that go with these words until others are chosen. */ readonly system: UnitSystem }
@@ -17,8 +17,6 @@ export type Vocabulary = keyof typeof VOCABULARIES;
 export const isVocabulary = (text: string): text is Vocabulary => text in VOCABULARIES;
 
 const ROWS: readonly Readonly<Record<Vocabulary, string>>[] = [
-  { rappel: 'belay loop', abseil: 'abseil loop' },
-  { rappel: 'belay loops', abseil: 'abseil loops' },
   { rappel: 'rappelling', abseil: 'abseiling' },
   { rappel: 'rappelled', abseil: 'abseiled' },
   { rappel: 'rappels', abseil: 'abseils' },

@@ -178,7 +178,9 @@ describe('what the assessment left open', () => {
   });
   const open = buildCheck(faulty, assess(faulty).findings).filter((i) => i.kind === 'open-finding');
   const icy = changed(rappelDouble, { site: { weather: 'icy' } });
-  const minded = buildCheck(icy, assess(icy).findings).filter((i) => i.kind === 'open-finding' && i.title === 'Mind');
+  const minded = buildCheck(icy, assess(icy).findings).filter(
+    (i) => i.kind === 'open-finding' && i.title === 'Caution',
+  );
 
   it('is closed by something seen or tried, and never by having talked about it', () => {
     for (const { setup } of variedSetups())
@@ -190,12 +192,12 @@ describe('what the assessment left open', () => {
   it('a hand that is alone is not accepted by anybody: something else must hold', () => {
     const alone = open.find((i) => i.id.startsWith('finding:hold.hand-alone'))!;
     expect(mayBeAccepted(alone)).toBe(false);
-    expect(alone.expected).toMatch(/tried with weight, and it held/);
+    expect(alone.expected).toMatch(/tested with weight, and it held/);
   });
   it('what is not known is not accepted either, and no look or test', () => {
     const wet = changed(SETUPS['tree-stationary'], { site: { weather: 'wet' } });
     for (const i of buildCheck(wet, assess(wet).findings))
-      if (i.title !== 'Mind' || i.kind !== 'open-finding') expect(mayBeAccepted(i), i.id).toBe(false);
+      if (i.title !== 'Caution' || i.kind !== 'open-finding') expect(mayBeAccepted(i), i.id).toBe(false);
   });
 
   const record: CheckRecord = { ...start('face-to-face'), setup: icy, verdict: 'mind', items: minded };

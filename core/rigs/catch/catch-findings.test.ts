@@ -42,7 +42,7 @@ describe('catch.first-piece', () => {
     const [first] = catchFindings(s, runsOf(s));
     expect(first).toMatchObject({ code: 'catch.first-piece', severity: 'stop' });
     expect(renderFinding(first!, METRIC).says).toMatch(
-      /^In (every calculated fall|\d+ of 100 calculated falls) your device reaches the first piece/,
+      /^In (every calculated fall|\d+ of 100 calculated falls) your device is pulled into the first piece/,
     );
   });
   it('somebody much heavier than the leader stays down', () =>

@@ -35,12 +35,12 @@ function firstPiece(scenario: Scenario, { share, spread }: CatchRuns): Finding {
       subject: ['belayer'],
       says: held
         ? direct
-          ? 'The device hangs on the anchor: it stays away from the first piece.'
+          ? 'The device hangs on the anchor: it cannot be pulled into the first piece.'
           : 'The belayer is tied down: the device stays away from the first piece.'
-        : `${ofHundred(reachesPiece)} your device reaches the first piece.`,
+        : `${ofHundred(reachesPiece)} your device is pulled into the first piece.`,
       because: held
         ? `The pull goes to the anchor${direct ? '' : ' of the belayer'}, and the catch is harder for it.`
-        : `There are {way} from the device to it; the belayer is lifted by {lift~}.${reachesPiece > 0 ? ' There a cam is pressed open, a hand is drawn in and lets go.' : ''}`,
+        : `It is {way} away; the belayer is lifted by {lift~}.${reachesPiece > 0 ? ' There the piece can push a cam open, or your hand is pulled in and lets go.' : ''}`,
       numbers: [
         {
           key: 'way',
@@ -73,7 +73,7 @@ function past(scenario: Scenario, { spread }: CatchRuns): Finding {
     code: 'catch.past-belay',
     severity: 'stop',
     subject: ['belayer'],
-    says: 'Nothing above the stance is clipped: a fall goes past the belay.',
+    says: 'No piece above the belay is clipped: the leader falls past you.',
     because: `It is {free~} deep before the rope comes tight, {factor~} as deep as the rope that is out is long, and pulls the ${direct ? 'anchor' : 'belayer and the anchor'} down with {force~}. Load and brake strand hang side by side there: a tube brakes very little in this direction. Check your device’s instructions for a downward pull.`,
     remedy: 'Clip a good piece before the leader leaves the stance.',
     numbers: [
@@ -98,13 +98,14 @@ function clearance({ share, spread }: CatchRuns): Finding {
   const { reachesGround } = share;
   const stop = reachesGround > threshold('shareStop');
   const near = spread.clearanceM.low < threshold('clearanceMindM');
-  const remedy = 'Keep less slack, clip a piece sooner, and stand close to the wall. Do not fall here until then.';
+  const remedy = 'Keep less slack, clip a piece earlier, and stand close to the wall. Until then: do not fall here.';
   return finding(
     {
       code: 'catch.clearance',
       subject: ['climber'],
       says: `${ofHundred(reachesGround)} the climber hits the ground or the ledge.`,
-      because: 'At the lowest point {left~} are left below the feet. What the calculation leaves out is listed below.',
+      because:
+        'At the lowest point there is {left~} below the climber’s feet. What the calculation leaves out is listed below.',
       numbers: [{ key: 'left', label: 'Left below the feet', quantity: 'lengthM', value: spread.clearanceM }],
     },
     stop
@@ -123,7 +124,7 @@ function toGround({ question }: Scenario): Finding {
     code: 'catch.clearance',
     severity: 'stop',
     subject: ['climber'],
-    says: 'Nothing is clipped yet: a fall ends on the ground.',
+    says: 'Nothing is clipped yet: a fall can reach the ground.',
     because: 'Your feet are {feet} above it. The rope cannot hold you before the first piece is clipped.',
     remedy: 'Spot the climber, clip the first piece from the ground with a stick, or climb back down.',
     numbers: [
@@ -147,7 +148,7 @@ function stance(scenario: Scenario, { spread }: CatchRuns): Finding {
     {
       code: 'catch.stance',
       subject: ['belayer'],
-      because: `{beside} from the wall; a fall draws the belayer {drawn~} towards it.${drawn || far ? ' Whoever stumbles or is thrown against rock may let go.' : ''}`,
+      because: `You stand {beside} from the wall; a fall pulls you {drawn~} towards it.${drawn || far ? ' If you stumble or hit the rock you may let go.' : ''}`,
       numbers: [
         { key: 'beside', label: 'Belayer from the wall', quantity: 'lengthM', value: exactly(question.besideM) },
         { key: 'drawn', label: 'Drawn towards the wall', quantity: 'lengthM', value: spread.towardsWallM },
@@ -176,7 +177,7 @@ function hand({ spread, palmJ }: CatchRuns): Finding {
       ],
     },
     stop
-      ? { severity: 'stop', says: 'More rope runs through the hand than a bare hand holds.', remedy }
+      ? { severity: 'stop', says: 'Rope will run through the hand too hot to hold with a bare hand.', remedy }
       : mind
         ? { severity: 'mind', says: 'Rope runs through the hand and can burn it.', remedy }
         : { severity: 'clear', says: 'The rope hardly runs through the hand.' },

@@ -138,7 +138,7 @@ function reachedFrom({ clipped, clippingM }: Spot, led: boolean): HeightsCase {
   if (!clipped)
     return {
       severity: 'mind',
-      says: 'Until the first piece is clipped, a fall ends on the ground.',
+      says: 'Until the first piece is clipped, a fall can reach the ground.',
       because: 'Nothing holds you yet. Your feet are up to {feet} above the ground when you clip.',
       remedy: 'Spot the climber, or clip the first piece from the ground with a stick.',
     };

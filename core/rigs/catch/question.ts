@@ -11,7 +11,7 @@ export const fallQuestionSchema = z.strictObject({
   clipped: choice(
     { pieces: 'At least one piece', none: 'Nothing yet' },
     'The leader has clipped',
-    'Without a piece a fall ends on the ground, or goes past the belayer of a stance.',
+    'With no piece clipped, a falling leader reaches the ground, or drops past a belayer at an anchor.',
   ),
   climberM: measure('lengthM', 0.5, 200, 'Climber’s tie-in', 'Height of the knot at the harness when the fall begins.'),
   lastPieceM: measure('lengthM', 0.5, 200, 'Last piece clipped'),
@@ -31,13 +31,7 @@ export const fallQuestionSchema = z.strictObject({
     'What hangs between the device and the first piece, and above.',
   ),
   besideM: measure('lengthM', 0, 20, 'Belayer from the wall'),
-  tetherM: measure(
-    'lengthM',
-    0,
-    5,
-    'Slack in the belayer’s tether',
-    'How far the belayer can be drawn from the stance before the anchor holds.',
-  ),
+  tetherM: measure('lengthM', 0, 5, 'Slack in the belayer’s tether', 'Slack in the belayer’s tether.'),
   ledgeM: measure(
     'lengthM',
     -200,

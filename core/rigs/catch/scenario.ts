@@ -206,7 +206,7 @@ export const REMEDIES = {
       !isFixed(s) && s.question.step === 'stands' ? withQuestion(s, { step: 'steps-up' }) : null,
   },
   'less-slack': {
-    label: 'Take in to a hand’s width of slack',
+    label: 'Take in: only a hand’s width of slack',
     apply: (s: Scenario) =>
       !groundFall(s.question) && s.question.slackM > 0.2 ? withQuestion(s, { slackM: 0.2 }) : null,
   },

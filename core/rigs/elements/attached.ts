@@ -254,7 +254,7 @@ function byHand(a: Attachment, ctx: Context): Finding[] {
       says: `${hand?.item ? literal(hand.item.name) : 'The person named'} cannot reach the brake strand of ${name}.`,
       because:
         wearer === null
-          ? 'Somebody who hangs on a rope cannot brake it at the anchor above.'
+          ? 'A person who hangs on a rope cannot brake it at the anchor above.'
           : 'The device hangs on somebody else’s harness.',
       remedy: 'Name the person whose hand is on the brake strand.',
     }),

@@ -46,14 +46,14 @@ export const CALL_WORDS: Readonly<Record<CallId, CallWord>> = {
   lower: {
     word: 'Lower',
     from: 'climber',
-    meaning: 'Let me down, slowly. Only after the belayer has answered.',
+    meaning: 'Lower me. I lean back only when you have answered.',
     tugs: null,
     sign: 'Flat hand pressed down, twice',
   },
   'off-belay': {
     word: 'Off belay',
     from: 'climber',
-    meaning: 'I hang on something else, locked and loaded. Only now may the rope leave the device.',
+    meaning: 'I am secured to something else and it holds my weight. Only now may you take me off.',
     tugs: 5,
     sign: 'Both arms crossed above the head',
   },
@@ -67,7 +67,7 @@ export const CALL_WORDS: Readonly<Record<CallId, CallWord>> = {
   rock: {
     word: 'Rock',
     from: 'climber',
-    meaning: 'Something falls: to the wall, head down, hands on the rope.',
+    meaning: 'Something is falling! Get against the wall, head down; belayers keep the brake hand on the rope.',
     tugs: null,
     sign: 'None: it is shouted',
   },

@@ -18,20 +18,20 @@ function heard(ref: string, { calls }: Setup): Finding[] {
   if (calls.by === 'voice' || calls.by === 'signs') return [];
   const says = {
     tugs: 'Tugs on the rope are the only calls.',
-    none: 'Nothing is agreed for telling each other what one does.',
-    unknown: 'It is not said how you tell each other what you do.',
+    none: 'You have not agreed how to communicate.',
+    unknown: 'Not entered yet: how you tell each other what you do.',
   }[calls.by];
   return [
     finding(
       { code: 'crew.calls', severity: calls.by === 'unknown' ? 'untested' : 'mind', subject: [ref], says },
       calls.by === 'tugs'
         ? {
-            because: 'Tugs get lost over edges and runners, and a climber who pulls rope looks like one who tugs.',
+            because: 'Tugs get lost over edges and pieces, and a climber who pulls rope looks like one who tugs.',
             remedy:
-              'Agree how many tugs mean what, that they are answered, and that the belay stays on until the rope has run out tight.',
+              'Agree how many tugs mean what, that they are answered, and that the second stays on belay until the rope comes tight and they have been told to climb.',
           }
         : {
-            because: 'Out of sight a word that is not understood, or silence, is taken for what one expects.',
+            because: 'Out of sight, an unclear call or silence is heard as whatever you expect.',
             remedy: 'Agree words, tugs or signs on the ground, with names; each is answered, and silence is no answer.',
           },
     ),
@@ -46,7 +46,8 @@ function down(ref: string, { calls }: Setup): Finding[] {
       severity: 'untested',
       subject: [ref],
       says: 'It is not agreed whether the climber is lowered or rappels.',
-      because: 'Who expects a rappel takes the rope out of the device, while the climber leans back to be lowered.',
+      because:
+        'If the belayer expects a rappel, they take the climber off belay while the climber leans back to be lowered.',
       remedy: 'Agree it on the ground, and look at each other before the climber leans back.',
     }),
   ];

@@ -164,7 +164,7 @@ export const twiceJudge: Judge = {
         subject: [slot.ref, first.ref],
         says: `${literal(item.name)} is chosen for two places.`,
         because: `It stands as ${literal(first.label.toLowerCase())} and as ${literal(slot.label.toLowerCase())}.`,
-        remedy: 'Take another one for one of them; where you own two alike, enter both in the locker.',
+        remedy: 'Use another one for one of them; where you own two alike, enter both in the locker.',
       }),
     ];
   },

@@ -43,13 +43,13 @@ export const conditionJudge: Judge = {
         because:
           item.kind === 'connector'
             ? 'A groove that can be felt cuts rope and weakens the bar; a gate that sticks does not close, and a worn sleeve does not lock.'
-            : 'Fibre is weakened by cuts, edges, heat, acid and sunlight, and part of it can only be felt: soft, stiff or flat places.',
+            : 'Fibre is weakened by cuts, edges, heat, acid and sunlight, and some damage you can only feel: soft, stiff or flat spots.',
         remedy:
           item.condition === 'damaged'
             ? `Take another ${WHAT[item.kind]}, and mark this one so that nobody uses it.`
             : item.kind === 'connector'
-              ? 'Feel along the bar for grooves and edges, let the gate snap shut ten times, lock it, and compare with what its maker sets as the end of its use. Then enter it.'
-              : `Run all of it through your hands, look at every seam, and compare with what its maker sets as the end of its use. Then enter it.`,
+              ? 'Feel along the bar for grooves and edges, let the gate snap shut ten times, lock it, and compare with the maker’s retirement limits. Then enter it.'
+              : `Run all of it through your hands, look at every seam, and compare with the maker’s retirement limits. Then enter it.`,
       }),
     ];
   },

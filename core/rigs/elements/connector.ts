@@ -122,7 +122,8 @@ function noBeltLoop(ref: ElementId, ctx: Context): Finding[] {
       severity: 'stop',
       subject: [person.harnessId, pieces[0].id],
       says: `${literal(person.harness.name)} has no belay loop for: ${literal(label.toLowerCase())}.`,
-      because: 'As entered it has two tie-in points. A connector through both is loaded from three sides.',
+      because:
+        'As entered it has two tie-in points. A carabiner through both is tri-loaded. Check the harness instructions: some allow a belay here.',
       remedy: 'Tie a loop through both points, or take a harness with a belay loop.',
     }),
   ];

@@ -110,12 +110,12 @@ export const strandsJudge: Judge = {
         {
           code: 'rig.strands-in-device',
           subject: [a.end.id, doubledIn(a, ctx)[0]!.id],
-          because: 'On one strand the rope pulls through the anchor and drops you with it.',
+          because: 'With one strand the rope pulls through the anchor and you fall.',
           remedy: 'Thread both strands, each in its own slot, and clip both.',
         },
         one
           ? { severity: 'stop', says: 'Only one strand runs through the device.' }
-          : { severity: 'untested', says: 'It is not said whether both strands run through the device.' },
+          : { severity: 'untested', says: 'Not entered yet: whether both strands run through the device.' },
       ),
     ];
   },
@@ -196,7 +196,7 @@ function ledUnknown(a: Attachment, ctx: Context): Finding[] {
       subject: [handOf(a, ctx) ?? end.id, end.id],
       says: contradicts
         ? 'The angle of the brake strand does not fit how it is said to be led.'
-        : 'It is not said how the brake strand is led at the anchor.',
+        : 'Not entered yet: how the brake strand is led at the anchor.',
       because:
         'Straight down it runs beside the load: a grooved tube then holds about a third, a smooth tube half, a figure-8 two thirds of what they hold on a harness.',
       remedy: 'Say it. For all but a Munter hitch: lead the brake strand up through a connector above the device.',

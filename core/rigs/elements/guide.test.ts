@@ -67,21 +67,21 @@ describe('a plate at the anchor', () => {
     const bad = device(two, { loadStrand: 'below', strandsLie: 'crossed', gatheredM: 1, arriving: 'on-connector' });
     expect(told(assess(bad).findings.filter((f) => f.code.startsWith('guide.')))).toMatchInlineSnapshot(`
       "stop guide.load-strand (device)
-        In Weir guide plate the loaded strand lies below the brake strand: it holds nobody.
+        In Weir guide plate the second’s strand is under the brake strand: it will not hold.
         The plate grips because the loaded strand presses on the brake strand. The other way round the rope runs.
-        Take the rope out and put it in with the strand to the second above; pull at that strand with the hand off.
+        Take the rope out and put it in with the second’s strand above; pull at that strand with the hand off.
       stop guide.crossed (device)
-        The two ropes cross below the device: whoever hangs on the lower one is not held.
+        The two ropes cross below the device: the climber on the lower rope may not be held.
         The connector that gathers them hangs 1 m below the device; between 3 m and 6 m it turns both loads into one direction.
         Lay the ropes side by side, and keep them so: through one connector 3 m to 6 m below the device. Else tie a knot behind the device before a hand leaves the rope.
         = Nearest that a connector gathers 3 m; Farthest that a connector gathers 6 m; Connector that gathers 1 m
       stop guide.arriving (device)
-        While the hitch is laid on the connector, the plate is overridden: whoever arrives is not held.
-        Turn by turn on the connector, the brake strand is led up beside the plate; loaded so, it lifts off what presses on it, and the rope runs.
-        Tie the clove hitch in the air and clip it at once, or clip an own lanyard first; then take the rope out of the plate.
+        While the hitch is laid on the connector, the plate is overridden: the second is not held.
+        Wrapping the clove hitch directly onto the carabiner pulls the brake strand up; that can release the plate.
+        Form the clove hitch in your hand and clip it in one move, or clip their own lanyard first; then take the rope out of the plate.
       clear guide.slack (device)
-        Little slack above who follows.
-        Close by, 3 m of rope catch a fall into 0.3 m of slack: 0.1× their length. The jerk can reach 4 kN (3 to 4.2).
+        Little slack above the second.
+        Close by, 3 m of rope catch a fall into 0.3 m of slack: 0.1× their length. The shock load can reach 4 kN (3 to 4.2).
         = Slack 0.3 m; Rope out, close to the device 3 m; Fall factor 0.1×; Jerk 4 kN (3 to 4.2)"
     `);
   });
@@ -95,7 +95,7 @@ describe('a plate at the anchor', () => {
   it('the check asks which strand lies above, how the ropes lie, and pulls at each with the hand off', () => {
     const items = buildCheck(two, assess(two).findings);
     const of = (id: string) => items.find((i) => i.id === id)!;
-    expect(of('load-strand').expected).toBe('The strand to the second');
+    expect(of('load-strand').expected).toBe('The second’s strand');
     expect(of('strands-lie').expected).toBe('Side by side');
     expect(of('device-pull')).toMatchObject({ expected: 'Both', others: ['One', 'None'] });
     const gathered = device(two, { strandsLie: 'crossed', gatheredM: 4 });

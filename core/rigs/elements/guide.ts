@@ -44,11 +44,11 @@ export const loadStrandJudge: Judge = {
           because:
             'The plate grips because the loaded strand presses on the brake strand. The other way round the rope runs.',
           remedy:
-            'Take the rope out and put it in with the strand to the second above; pull at that strand with the hand off.',
+            'Take the rope out and put it in with the second’s strand above; pull at that strand with the hand off.',
         },
         loadStrand === 'below'
-          ? { severity: 'stop', says: `In ${name} the loaded strand lies below the brake strand: it holds nobody.` }
-          : { severity: 'untested', says: `It is not said which strand lies above in ${name}.` },
+          ? { severity: 'stop', says: `In ${name} the second’s strand is under the brake strand: it will not hold.` }
+          : { severity: 'untested', says: `Not entered yet: which strand lies above in ${name}.` },
       ),
     ];
   },
@@ -100,9 +100,9 @@ export const crossedJudge: Judge = {
             ? { severity: 'mind', says: 'The two ropes cross below the device; a connector gathers them.' }
             : {
                 severity: 'stop',
-                says: 'The two ropes cross below the device: whoever hangs on the lower one is not held.',
+                says: 'The two ropes cross below the device: the climber on the lower rope may not be held.',
               }
-          : { severity: 'untested', says: 'It is not said whether the two ropes lie side by side below the device.' },
+          : { severity: 'untested', says: 'Not entered yet: whether the two ropes lie side by side below the device.' },
       ),
     ];
   },
@@ -129,16 +129,16 @@ export const arrivingJudge: Judge = {
           code: 'guide.arriving',
           subject: [ref],
           because:
-            'Turn by turn on the connector, the brake strand is led up beside the plate; loaded so, it lifts off what presses on it, and the rope runs.',
+            'Wrapping the clove hitch directly onto the carabiner pulls the brake strand up; that can release the plate.',
           remedy:
-            'Tie the clove hitch in the air and clip it at once, or clip an own lanyard first; then take the rope out of the plate.',
+            'Form the clove hitch in your hand and clip it in one move, or clip their own lanyard first; then take the rope out of the plate.',
         },
         bad
           ? {
               severity: 'stop',
-              says: 'While the hitch is laid on the connector, the plate is overridden: whoever arrives is not held.',
+              says: 'While the hitch is laid on the connector, the plate is overridden: the second is not held.',
             }
-          : { severity: 'untested', says: 'It is not said how whoever arrives is clipped to the anchor.' },
+          : { severity: 'untested', says: 'Not entered yet: how the second is clipped to the anchor.' },
       ),
     ];
   },

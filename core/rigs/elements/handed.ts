@@ -26,8 +26,7 @@ export const handedJudge: Judge = {
         {
           code: 'fit.handed',
           subject: [braker.handId, end.id],
-          because:
-            'In the other hand the lever lies away from the fingers, and the brake strand runs over the wrong edge.',
+          because: 'Used left-handed, the lever is on the wrong side and the brake rope runs over the wrong edge.',
           remedy: 'Look it up in the instructions, brake with the other hand, or take a device for either hand.',
         },
         unknown

@@ -57,9 +57,8 @@ function size(ref: ElementId, rope: Rope): Finding[] {
         severity: 'stop',
         subject: [ref],
         says: `${literal(rope.name)} is {diameter} thick: thinner than any rope that is made to carry a person.`,
-        because:
-          'A line as thin as this is cord. It is cut, worn or melted through sooner, and a hand hardly holds it.',
-        remedy: 'Take a rope. If the diameter is a mistake, put it right.',
+        because: 'This is accessory cord, not a rope: it cuts, wears and melts easily and a hand can hardly grip it.',
+        remedy: 'Use a rope. If the diameter is a mistake, put it right.',
         numbers: [{ key: 'diameter', label: 'Diameter', quantity: 'diameterMm', value: diameterMm }],
       }),
     ];

@@ -68,7 +68,7 @@ function fastened({ fastening }: LineOf<'fixed'>): Finding[] {
         code: 'rig.fastening',
         severity: 'untested',
         subject,
-        says: 'It is not said how the rope is held at the anchor.',
+        says: 'Not entered yet: how the rope is held at the anchor.',
         because: 'Tied to it, or drawn through the rings and blocked by a knot: each has its own mistakes.',
         remedy: 'Look and enter it.',
       }),
@@ -81,7 +81,7 @@ function fastened({ fastening }: LineOf<'fixed'>): Finding[] {
         severity: 'clear',
         subject,
         says: 'The rope is tied to the anchor, as entered.',
-        because: 'Zevrin does not see the knot.',
+        because: 'Zevrin cannot see the knot.',
         remedy: 'Look at the knot and its tail, and pull at it.',
       }),
     ];
@@ -97,12 +97,12 @@ function blockedStrand(id: ElementId, strand: LineOf<'fixed'>['fastening']['stra
         code: 'rig.block-strand',
         subject: [id],
         because: 'A knot at the rings holds the strand on their other side only; its own strand runs free.',
-        remedy: 'Pull hard at the strand you go down: the knot must come up against the rings and stay there.',
+        remedy: 'Pull hard on your strand: the knot must jam against the rings and stay there.',
       },
       wrong
         ? { severity: 'stop', says: 'You would go down the strand with the knot, which runs out of the rings.' }
         : strand === 'unknown'
-          ? { severity: 'untested', says: 'It is not said which strand you go down.' }
+          ? { severity: 'untested', says: 'Not entered yet: which strand you go down.' }
           : { severity: 'clear', says: 'You go down the strand that draws the knot against the rings.' },
     ),
   ];
@@ -127,7 +127,7 @@ function blockedBackup(id: ElementId, backup: LineOf<'fixed'>['fastening']['back
           ? { severity: 'mind', says: 'Nothing but the knot keeps the rope from running through the rings.' }
           : {
               severity: 'untested',
-              says: 'It is not said whether the knot at the rings is clipped to the other strand.',
+              says: 'Not entered yet: whether the knot at the rings is clipped to the other strand.',
             },
     ),
   ];
@@ -150,7 +150,7 @@ function joint({ joint: { id, knot }, ropeA, ropeB }: LineOf<'doubled'>): Findin
         severity: 'mind',
         subject: [id],
         says: 'A double fisherman’s is bulky and can catch when the ropes are pulled.',
-        because: 'It does not turn away from an edge as a flat knot does, and it is hard to open after it was loaded.',
+        because: 'It does not roll over edges as a flat overhand does, and is hard to untie.',
         remedy:
           'For ropes that are alike take a flat overhand with long tails; else look for edges and cracks below, and pull with care.',
       }),
@@ -163,7 +163,7 @@ function joint({ joint: { id, knot }, ropeA, ropeB }: LineOf<'doubled'>): Findin
       severity: 'untested',
       subject: [id],
       says: 'The knot that joins the two ropes is not judged.',
-      because: knot === 'other' ? 'Zevrin has no facts about the knot you use.' : 'It is not said which knot is used.',
+      because: knot === 'other' ? 'Zevrin does not know this knot.' : 'Not entered yet: which knot is used.',
       remedy: 'Say which, and look at its shape and tails at the check.',
     }),
   ];
@@ -183,7 +183,7 @@ function rolls(id: ElementId, ropeA: Rope | null, ropeB: Rope | null): Finding[]
       says: 'The ropes are unlike: a flat overhand can roll along them.',
       because: 'The diameters differ by {difference}; practice joins ropes by a flat knot where they are alike.',
       remedy:
-        'Tie a second flat overhand close behind the first, with tails of half a metre, or join them by a double fisherman’s.',
+        'Tie a second flat overhand snug against the first, tails at least 30 cm, or join them by a double fisherman’s.',
       numbers: [
         { key: 'difference', label: 'Difference in diameter', quantity: 'diameterMm', value: exactly(differenceMm) },
       ],
@@ -228,10 +228,10 @@ function knotBelow(id: ElementId, knot: string): Finding {
       code: 'rig.knot-below',
       subject: [id],
       because: 'You fall as far as the knot is away; past it the next one counts.',
-      remedy: 'Tie it close, tie the next one before you untie it, and have none left when the rope is pulled.',
+      remedy: 'Tie it close below you, tie the next before untying this one, and remove all before you pull the rope.',
     },
     unknown
-      ? { severity: 'untested', says: 'It is not said which knot is tied below the device.' }
+      ? { severity: 'untested', says: 'Not entered yet: which knot is tied below the device.' }
       : { severity: 'clear', says: 'A knot below stops at the device.' },
   );
 }
@@ -245,12 +245,12 @@ function tieIn(id: ElementId, knot: string): Finding {
       because: 'An unfinished or unfit knot holds until it is loaded.',
       remedy: good
         ? 'Look at it and at the tie-in points, your partner as well.'
-        : 'Take a figure eight traced back, or a bowline with a lock, through the tie-in points.',
+        : 'Use a figure eight traced back, or a bowline with a lock, through the tie-in points.',
     },
     good
       ? { severity: 'clear', says: 'Tied in with a knot that practice takes, as entered.' }
       : knot === 'unknown'
         ? { severity: 'untested', says: 'It is not said by which knot the rope is tied in.' }
-        : { severity: 'mind', says: 'The knot by which the rope is tied in is not one that practice takes for it.' },
+        : { severity: 'mind', says: 'This is not a usual tie-in knot.' },
   );
 }

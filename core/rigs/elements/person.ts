@@ -24,7 +24,7 @@ export const helmetJudge: Judge = {
         },
         none
           ? { severity: 'mind', says: `${literal(item.name)} wears no helmet.` }
-          : { severity: 'untested', says: `It is not said whether ${literal(item.name)} wears a helmet.` },
+          : { severity: 'untested', says: `Not entered yet: whether ${literal(item.name)} wears a helmet.` },
       ),
     ];
   },
@@ -65,7 +65,8 @@ export const massJudge: Judge = {
                 'Look up the greatest mass in the instructions of each device, take thicker rope, and add friction.',
             }
           : {
-              because: 'Below {limit} a device may hold back too much, or not begin to hold; a small hand holds less.',
+              because:
+                'Very light people may not slide at all, or may not trigger an assisted device; small hands grip less.',
               remedy:
                 'Look up the least mass in the instructions of each device, and try it low above the ground with a second person at the rope.',
             },

@@ -83,7 +83,7 @@ function ofElements(ctx: Context): Question[] {
           ...(thing.line.kind === 'doubled' && thing.line.use === 'joined'
             ? [ask([id], claimOf(id, 'joined'), 'how the ropes are joined')]
             : []),
-          ...(thing.line.kind === 'led' ? [ask([id], claimOf(id, 'runners'), 'the runners')] : []),
+          ...(thing.line.kind === 'led' ? [ask([id], claimOf(id, 'runners'), 'the pieces')] : []),
         ];
       case 'sling':
         return [
@@ -138,7 +138,7 @@ function ofDevice(ctx: Context, a: Attachment): Question[] {
     ...(guides(a, ctx)
       ? [
           ask([id], claimOf(id, 'load-strand'), 'which strand lies above in the plate'),
-          ask([id], claimOf(id, 'arriving'), 'how whoever arrives is clipped in'),
+          ask([id], claimOf(id, 'arriving'), 'how the second is clipped in'),
         ]
       : []),
     ...(twoStrandsBelow(a, ctx) ? [ask([id], claimOf(id, 'crossed'), 'how the two ropes lie')] : []),
@@ -150,7 +150,7 @@ function ofDevice(ctx: Context, a: Attachment): Question[] {
       : []),
     ...(belaysFromAbove(a, ctx)
       ? [
-          ask([id], claimOf(id, 'slack'), 'slack above who follows'),
+          ask([id], claimOf(id, 'slack'), 'slack above the second'),
           ask([id], claimOf(id, 'pull'), 'how hard taking in pulls'),
         ]
       : []),
@@ -210,7 +210,7 @@ function alongside(ctx: Context, above: Attachment, below: Attachment): Question
             claimOfPair(above.end.id, below.end.id, 'cascade'),
             'whether the upper one, when it slips, takes the lower one with it',
           ),
-          ask(subject, claimOfPair(above.end.id, below.end.id, 'bench'), 'what own tries of the two have shown'),
+          ask(subject, claimOfPair(above.end.id, below.end.id, 'bench'), 'what your own tests of the two have shown'),
         ]
       : []),
     ...(below.end.kind === 'hitch' && deviceOf(above)?.hand

@@ -43,7 +43,7 @@ function edge({ edge: over }: Site, line: RigLine): Finding[] {
         code: 'rig.edge-unknown',
         severity: 'untested',
         subject,
-        says: 'It is not said whether the rope runs over an edge.',
+        says: 'Not entered yet: whether the rope runs over an edge.',
         because: 'A loaded rope over a sharp edge is cut easily.',
         remedy: 'Look over the edge and enter it.',
       }),
@@ -58,7 +58,7 @@ function edge({ edge: over }: Site, line: RigLine): Finding[] {
         ? {
             severity: 'stop',
             says: 'The loaded rope runs over a sharp edge.',
-            because: 'It is cut easily, most of all when you swing.',
+            because: 'A loaded rope cuts easily on it, most of all if you swing.',
             remedy: 'Move the line or pad the edge.',
           }
         : {
@@ -109,7 +109,8 @@ function anchor({ id, through, points, rings }: RigAnchor, lines: readonly RigLi
         {
           code: 'rig.anchor-textile',
           subject,
-          remedy: 'Pass the rope through metal, or leave a ring behind. Never lower anybody through textile.',
+          remedy:
+            'Run the rope through metal: rings, quick links, or a carabiner you leave behind. Never lower anybody through textile.',
         },
         loaded
           ? {
@@ -120,7 +121,7 @@ function anchor({ id, through, points, rings }: RigAnchor, lines: readonly RigLi
           : {
               severity: 'mind',
               says: 'The rope runs through a textile sling at the anchor.',
-              because: 'Pulling the rope burns the sling. The next person to hang on it hangs on the burn.',
+              because: 'A running rope melts the sling; the next person hangs on the damage.',
             },
       ),
     );
@@ -173,7 +174,7 @@ function anchor({ id, through, points, rings }: RigAnchor, lines: readonly RigLi
         subject,
         says: 'Everything hangs on one anchor point.',
         because: 'When it lets go nothing else holds.',
-        remedy: 'Join a second point, or be as sure of this one as you would be of two.',
+        remedy: 'Add a second point. If there is only one (a big tree, a boulder), have someone experienced judge it.',
       }),
     );
   }
@@ -187,7 +188,7 @@ function anchor({ id, through, points, rings }: RigAnchor, lines: readonly RigLi
       says: points === 'one' ? 'Anchor as entered: one point in a tree.' : 'Anchor as entered: more than one point.',
       because: 'How well the points hold is not judged here.',
       remedy: kept
-        ? 'Look at every point and at the rope through it. Whoever unties to thread it first pulls up about {kept} of rope, ties and clips it.'
+        ? 'Look at every point and at the rope through it. Before you untie to thread it, pull up about {kept} of rope, tie a knot on a bight and clip it.'
         : 'Look at every point, and at what the rope hangs on.',
       numbers: kept
         ? [

@@ -31,7 +31,7 @@ const subjects = (ctx: Context): ElementId[] =>
   ctx.setup.attachments.filter((a) => belaysFromAbove(a, ctx)).map((a) => a.end.id);
 const endAt = (ref: ElementId, ctx: Context): DeviceEnd => deviceOf(ctx.index.ownerOf(ref)!)!;
 
-/** Slack above who follows: harmless far below the device, a hard jerk close to it. */
+/** Slack above the second: harmless far below the device, a hard jerk close to it. */
 export const slackJudge: Judge = {
   id: 'slack',
   subjects,
@@ -45,8 +45,8 @@ export const slackJudge: Judge = {
           code: 'guide.slack',
           severity: 'untested',
           subject: [ref],
-          says: 'It is not said how much slack there can be above who follows.',
-          because: 'A fall into slack close to the device is a hard jerk on the anchor and on who falls.',
+          says: 'Not entered yet: how much slack there can be above the second.',
+          because: 'A fall into slack close to the device is a hard shock load on the anchor and on the climber.',
           remedy: 'Say how much rope is not taken in while you look away or use your hands for something else.',
         }),
       ];
@@ -61,10 +61,10 @@ export const slackJudge: Judge = {
         subject: [ref],
         says:
           severity === 'clear'
-            ? 'Little slack above who follows.'
-            : `Close to the device a fall into this slack is a ${severity === 'stop' ? 'very hard' : 'hard'} jerk.`,
-        because: `Close by, {near} of rope catch a fall into {slack} of slack: {factor} their length.${load ? ' The jerk can reach {jerk~}.' : ''}`,
-        remedy: severity === 'clear' ? '' : 'Take in as they climb, the more the nearer they come.',
+            ? 'Little slack above the second.'
+            : `Close to the device a fall into this slack is a ${severity === 'stop' ? 'very hard' : 'hard'} shock load.`,
+        because: `Close by, {near} of rope catch a fall into {slack} of slack: {factor} their length.${load ? ' The shock load can reach {jerk~}.' : ''}`,
+        remedy: severity === 'clear' ? '' : 'Keep the rope snug, especially as they get close to you.',
         numbers: [
           { key: 'slack', label: 'Slack', quantity: 'lengthM', value: exactly(slackM) },
           { key: 'near', label: 'Rope out, close to the device', quantity: 'lengthM', value: constant('secondNearM') },
@@ -115,7 +115,7 @@ export const pullJudge: Judge = {
         says: 'Taking in pulls hard with all the rope out.',
         because:
           'Weight of the rope below and its bends through the device: {pull~} at each pull. Tired arms leave slack.',
-        remedy: 'Shorten the pitch, lead thinner or lighter rope through a pulley, or change who belays.',
+        remedy: 'Shorten the pitch, or swap belayers.',
         numbers: [{ key: 'pull', label: 'Pull to take in', quantity: 'forceN', value: pull }],
       }),
     ];

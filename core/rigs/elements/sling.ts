@@ -63,10 +63,10 @@ function slickKnot(ref: ElementId, { name, material }: NonNullable<SlingPiece['i
         code: 'rig.sling-knot',
         subject: [ref],
         because: 'In slick tape a knot slips at a lower load than in polyamide, and it is weaker there.',
-        remedy: 'Take a sling of polyamide, or one of the right length without a knot.',
+        remedy: 'Use a sling of polyamide, or one of the right length without a knot.',
       },
       known
-        ? { severity: 'mind', says: `A knot in ${literal(name)} can creep: it is UHMWPE, which is slick.` }
+        ? { severity: 'mind', says: `A knot in ${literal(name)} can slip: UHMWPE tape is very slippery.` }
         : {
             severity: 'untested',
             says: `It is not known whether ${literal(name)} holds a knot: its fibre is not entered.`,
@@ -102,8 +102,8 @@ function slingStrength(
       severity === 'clear'
         ? 'The sling is strong enough.'
         : `${literal(sling.name)} has little strength left at its knot or hitch.`,
-    because: `{left~} is left of {label}${bent ? ' at the knot or girth hitch' : ''}; the load with a jerk, or with slack that comes in, is up to {load}.`,
-    remedy: severity === 'clear' ? '' : 'Take a stronger sling, or one without a knot.',
+    because: `{left~} is left of {label}${bent ? ' at the knot or girth hitch' : ''}; a shock load, or one with slack that comes in, is up to {load}.`,
+    remedy: severity === 'clear' ? '' : 'Use a stronger sling, or one without a knot.',
     numbers: [
       { key: 'left', label: 'Strength left', quantity: 'strengthKn', value: leftKn },
       { key: 'label', label: 'Strength on the label', quantity: 'strengthKn', value: exactly(sling.strengthKn) },

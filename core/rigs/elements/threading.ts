@@ -41,7 +41,7 @@ export const threadedJudge: Judge = {
         subject: [ref, ...(line ? [line.id] : [])],
         says:
           threaded === 'unknown'
-            ? `It is not said how the rope runs through ${name}.`
+            ? `Not entered yet: how the rope runs through ${name}.`
             : backwards
               ? `The rope runs through ${name} the other way round.`
               : `The rope runs around the connector only, not through ${name}.`,
@@ -49,7 +49,7 @@ export const threadedJudge: Judge = {
           ? gripsByItself
             ? 'The other way round it does not grip: the rope runs through.'
             : 'The other way round the load may lie where the brake strand belongs.'
-          : 'A rope that lies wrongly, or beside the device, is held by nothing. It is one of the mistakes that are made most.',
+          : 'A rope that is threaded wrongly may not be held at all. It is a common mistake.',
         remedy:
           'Thread it as shown on the device, then pull sharply at the strand that goes to the load: it must hold.',
       }),
@@ -84,12 +84,15 @@ export const brakeSideJudge: Judge = {
         {
           code: 'fit.brake-side',
           subject: [ref],
-          because: 'Over the smooth side it brakes like a tube without grooves; the forces are reckoned so.',
+          because: 'Over the smooth side it brakes like a tube without grooves; the forces are calculated so.',
           remedy: 'Turn the device round, so that the brake strands lie in the grooves.',
         },
         smooth
           ? { severity: 'mind', says: `The brake strand runs over the smooth side of ${name}.` }
-          : { severity: 'untested', says: `It is not said whether the brake strand runs over the grooves of ${name}.` },
+          : {
+              severity: 'untested',
+              says: `Not entered yet: whether the brake strand runs over the grooves of ${name}.`,
+            },
       ),
     ];
   },
@@ -138,7 +141,7 @@ export const tunedJudge: Judge = {
               'this-rope': '',
               unknown: `It is not said on which rope ${name} was tuned.`,
             }[end.tuned],
-        because: 'Set for thicker, newer or dry rope, it creeps on this one or does not begin to hold.',
+        because: 'If it was set for a thicker, newer or drier rope it may creep or not grip at all.',
         remedy:
           'Tune it on this rope low above the ground: hold for 60 s with less than 5 mm of creep, bounce three times, go down slowly, let go and be held again three times.',
       }),
@@ -206,7 +209,7 @@ export const upperHoleJudge: Judge = {
         says:
           end.upperHole === 'open'
             ? `No connector goes through the upper hole of ${name} around the ${rope}.`
-            : `It is not said whether a connector goes through the upper hole of ${name} around the ${rope}.`,
+            : `Not entered yet: whether a connector goes through the upper hole of ${name} around the ${rope}.`,
         because: icy
           ? 'Ice keeps the cam from closing, and the clamp can come off the rope sideways.'
           : 'A rope that slants by more than 20 degrees pulls the clamp sideways, and can come out of it.',

@@ -31,7 +31,7 @@ function weather(ref: string, ctx: Context): Finding[] {
       code: 'fit.wet-icy',
       severity,
       subject: [a.end.id],
-      says: `On ${now === 'icy' ? 'icy' : 'wet'} rope ${literal(item.name)} ${severity === 'clear' ? 'still holds, as practice goes' : now === 'icy' ? 'may not hold' : 'holds less'}.`,
+      says: `On ${now === 'icy' ? 'icy' : 'wet'} rope ${literal(item.name)} ${severity === 'clear' ? 'should still hold: test it low' : now === 'icy' ? 'may not hold' : 'holds less'}.`,
       because,
       remedy,
     }),
@@ -50,14 +50,14 @@ function onIce(device: Device, use: UseCase): Judged {
     return {
       severity: 'mind',
       because: 'Ice takes friction from device and hand, and a fall runs longer through both.',
-      remedy: 'Knock the ice off, add friction, and let nobody lead on it who may fall far.',
+      remedy: 'Knock the ice off, add friction, and do not risk long falls on it.',
     };
   if (traits.teeth)
     return {
       severity: 'mind',
-      because: 'Ice and mud fill the teeth, and a cam that cannot close lets go at once.',
+      because: 'Ice or mud fills the teeth; a cam that cannot close slips without warning.',
       remedy:
-        'Clip a connector through its upper hole around the rope, clean the teeth, and weigh it before each stroke.',
+        'Clip a connector through its upper hole around the rope, clean the teeth, and load it before each stroke.',
     };
   return {
     severity: use.tended ? 'mind' : 'stop',
@@ -80,8 +80,8 @@ function inWater(device: Device, use: UseCase): Judged {
   return {
     severity: assists ? 'mind' : 'clear',
     because: assists
-      ? 'Water takes friction, so that thin rope turns the cam less.'
-      : 'Water takes some friction; teeth, plates and knots hold wet rope.',
+      ? 'Water takes friction: the cam grips thin rope less.'
+      : 'Wet rope: expect less friction. Test it low before you trust it.',
     remedy: assists
       ? 'Both hands on the brake strand, and more friction before lowering.'
       : 'Try it low above the ground.',

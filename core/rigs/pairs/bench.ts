@@ -77,7 +77,7 @@ function told(subject: BenchSubject, worst: BenchTest, ctx: Context): Finding {
     {
       code: 'between.bench',
       subject: [lower.end.id, upper.end.id],
-      because: `${tests.length === 1 ? 'One try' : `${tests.length} tries`} of this pair on this rope and connector${tests.length > 1 ? '; the worst one counts' : ''}: ${BENCH_RESULTS[worst.result].toLowerCase()}${worst.travelMm === null ? '' : ', after {travel}'}. A try says what happened, not what will happen.`,
+      because: `${tests.length === 1 ? 'One try' : `${tests.length} tries`} of this pair on this rope and connector${tests.length > 1 ? '; the worst one counts' : ''}: ${BENCH_RESULTS[worst.result].toLowerCase()}${worst.travelMm === null ? '' : ', after {travel}'}. A test shows what happened, not what will happen.`,
       numbers:
         worst.travelMm === null
           ? []
@@ -97,7 +97,7 @@ function caseOf({ upper, lower, tests }: BenchSubject, worst: BenchTest, { index
   if (went === 'stop')
     return {
       severity: 'stop',
-      says: `In your own try the ${low} did not hold when the ${up} was pushed onto it.`,
+      says: `In your test the ${low} did not hold when the ${up} was pushed onto it.`,
       remedy: DO_NOT_COUNT,
     };
   if (went === 'mind')
@@ -105,8 +105,8 @@ function caseOf({ upper, lower, tests }: BenchSubject, worst: BenchTest, { index
       severity: 'mind',
       says:
         worst.result === 'jammed'
-          ? `In your own try the ${low} held, and could not be freed under load.`
-          : `In your own try the ${low} slid before it held.`,
+          ? `In your test the ${low} held, and could not be freed under load.`
+          : `In your test the ${low} slid before it held.`,
       remedy: DO_NOT_COUNT,
     };
   // Weight and weather of one and the same try; who hangs there and is not chosen may have any weight.
@@ -115,21 +115,21 @@ function caseOf({ upper, lower, tests }: BenchSubject, worst: BenchTest, { index
   if (asHere.length === 0)
     return {
       severity: 'untested',
-      says: `In no try of your own the rope was ${weather}, as it is here.`,
+      says: `You have not tested it on ${weather} rope.`,
       remedy: TRY_AGAIN,
     };
   const person = lower.root.kind === 'harness' ? index.person(lower.root.person)?.item : null;
   if (!person || !asHere.some((t) => (t.loadKg ?? 0) >= person.massKg))
     return {
       severity: 'untested',
-      says: `In your own try the ${low} is not known to have held the weight of who hangs in it here.`,
+      says: `Your test was not done with the weight that will hang on it here.`,
       remedy: TRY_AGAIN,
     };
   return went === 'untested'
     ? {
         severity: 'untested',
-        says: `In your own try the ${low} held; how far it slid first was not written down.`,
+        says: `In your test the ${low} held; how far it slid first was not written down.`,
         remedy: TRY_AGAIN,
       }
-    : { severity: 'clear', says: `In your own try the ${low} held when the ${up} was pushed onto it.` };
+    : { severity: 'clear', says: `In your test the ${low} held when the ${up} was pushed onto it.` };
 }

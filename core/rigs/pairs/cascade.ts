@@ -103,8 +103,8 @@ function cascade(
       code: 'between.cascade',
       severity: 'clear',
       subject,
-      says: `When the ${up} slips and slides onto the ${low}, the ${low} still holds: it has teeth.`,
-      because: 'Teeth bite before anything can push them open. What was never tried is not known all the same.',
+      says: `When the ${up} slips and slides onto the ${low}, the ${low} should still hold: teeth are hard to push open.`,
+      because: 'That depends on the model. Test it low.',
       remedy: 'Try it low above the ground: push the upper one onto it while it carries you.',
     });
   const ropeM = ctx.setup.site.anchorHeightM;
@@ -122,7 +122,7 @@ function cascade(
             remedy: 'Measure both tethers under load.',
           }
         : stretch === null
-          ? { because: 'Who hangs on it is not chosen.', remedy: 'Choose who hangs on it.' }
+          ? { because: 'The person who hangs on it is not chosen.', remedy: 'Choose that person.' }
           : {
               because: 'How much rope is above, and gives, follows from the height of the anchor, which is not said.',
               remedy: 'Enter the height of the anchor.',
@@ -144,8 +144,8 @@ function cascade(
     reaches
       ? {
           severity: 'mind',
-          says: `When the ${up} slips it slides onto the ${low} and pushes it open: the two are one.`,
-          because: `Between them {gap~} are left, and {rope} of rope gives more than that${meets.low > 0 ? '; with {meets} or more above you they meet' : ''}. What is tended by pushing lets go when it is pushed.`,
+          says: `When the ${up} slips it slides onto the ${low} and pushes it open: both can fail together.`,
+          because: `The gap is {gap~}; the stretch of {rope} of rope is more than that${meets.low > 0 ? ', and with {meets} or more above you they meet' : ''}. A device you tend by pushing opens when it is pushed.`,
           remedy:
             'Put one with teeth below, put one of the two on a second rope, or tie knots below you; do not count on the lower one.',
         }

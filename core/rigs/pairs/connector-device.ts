@@ -62,7 +62,7 @@ export const seatJudge: Judge = {
         item,
         id,
         loadedEnd,
-        hitch ? 'A Munter hitch flips from one side to the other only in a broad end.' : undefined,
+        hitch ? 'A Munter hitch needs the wide end of a pear-shaped (HMS) carabiner to flip.' : undefined,
       ),
       ...(two ? roomFindings(item, id, [x!, y!]) : []),
     ];
@@ -155,9 +155,9 @@ function unsaid(a: Attachment, ctx: Context, best: WayReport): Finding[] {
       code: 'connector.way-unsaid',
       severity: 'untested',
       subject: [id, a.end.id],
-      says: `It is not said how ${literal(item!.name)} is clipped into ${literal(device.name)}.`,
+      says: `Not entered yet: how ${literal(item!.name)} is clipped into ${literal(device.name)}.`,
       because: sides
-        ? `Judged was the best way (${wayName(best.way, item!, device)}); another one is worse.`
+        ? `The best way of clipping it was judged (${wayName(best.way, item!, device)}); others are worse.`
         : 'Which end sits in the device was not looked at.',
       remedy: `Clip it so: ${wayName(best.way, item!, device)}. Look, and enter it.`,
     }),
@@ -184,7 +184,7 @@ export const besideJudge: Judge = {
           code: 'connector.pair-same-side',
           severity: 'untested',
           subject: [second.id, first.id, a.end.id],
-          says: 'It is not said how the gates of the two connectors lie to each other.',
+          says: 'Not entered yet: how the gates of the two connectors lie to each other.',
           because: 'On the same side, what pushes one open pushes the other open too.',
           remedy: 'Turn them so that the gates are opposed and reversed, and enter it.',
         }),

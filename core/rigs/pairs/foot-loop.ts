@@ -150,13 +150,13 @@ function stroke(piece: SlingPiece, f: StrokeFigures): Finding {
     severity,
     subject: [piece.id, f.grip.end.id],
     says: nothing
-      ? 'Standing up in the foot loop reaches no higher than hanging in the harness: nobody gets up the rope.'
+      ? 'You gain no height by standing up in the foot loop: you cannot climb the rope like this.'
       : collides
         ? `The foot loop is short: standing up, the harness stops at the ${f.above ? 'lower' : 'upper'} grip.`
         : small
           ? 'A stroke gains little.'
           : 'Tether and foot loop fit this person.',
-    because: `A foot loop of {foot~} and ${f.above ? 'a lower grip that comes {tether~} high' : 'a tether of {tether~}'} gain {stroke~} a stroke${strokes ? `: about {strokes~} strokes for {height}, and {lost~} of them go into the stretch of the rope` : ''}.`,
+    because: `A foot loop of {foot~} and ${f.above ? 'a lower grip that comes {tether~} high' : 'a tether of {tether~}'} gain {stroke~} per stroke${strokes ? `: about {strokes~} strokes for {height}. The first {lost~} only take up rope stretch` : ''}.`,
     remedy:
       severity === 'clear'
         ? ''

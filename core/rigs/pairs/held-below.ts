@@ -24,9 +24,9 @@ export const heldBelowJudge: Judge = {
         code: 'rig.held-below',
         severity: 'mind',
         subject: [end.id],
-        says: `${literal(person.item.name)} holds you from below only while looking, and out of falling rock.`,
+        says: `${literal(person.item.name)} can give you a fireman’s belay only while watching you and standing clear of rockfall.`,
         because:
-          'A pull at the rope stops the device; it comes late when nobody looks, over an edge, or with much rope between.',
+          'Pulling the rope from below stops the device. It comes late if nobody watches, over an edge, or with a lot of rope out.',
         remedy: 'Agree on where to stand, on the call, and that the hands never leave the rope.',
       }),
     ];
@@ -64,7 +64,7 @@ export const lanyardJudge: Judge = {
         subject: [end.id],
         says: 'The lanyard is clipped to the anchor and holds until it comes off.',
         because: 'It is there while everything else is rigged and tried; it goes nowhere with you.',
-        remedy: 'Take it off last, when device and backup were both weighed.',
+        remedy: 'Take it off last, after testing device and backup with your weight.',
       }),
     ];
   },

@@ -115,7 +115,7 @@ const BEYOND = {
 };
 const REACH: Readonly<Record<Severity, Case<'says' | 'remedy'>>> = {
   stop: {
-    says: 'Loaded, the hitch hangs out of reach: nobody could free it.',
+    says: 'Once loaded, the hitch is out of your reach: you could not release it.',
     remedy: 'Shorten the tether or the cord.',
   },
   mind: BEYOND,
@@ -137,7 +137,7 @@ function ontoDevice(a: Attachment, device: Attachment, bottom: Interval, barMm: 
         severity === 'stop'
           ? 'The hitch above lies on the device, which pushes it open.'
           : 'The hitch above comes close to the device.',
-      because: 'Between the wraps and the device {gap~} is left.',
+      because: 'There is {gap~} between the wraps and the device.',
       remedy: 'Lengthen the tether of the hitch, or shorten the extension.',
       numbers: [{ key: 'gap', label: 'Between hitch and device', quantity: 'lengthMm', value: gap }],
     }),

@@ -80,7 +80,7 @@ const unlinked = (ref: ElementId): Finding =>
     severity: 'stop',
     subject: [ref],
     says: 'Nothing links the casualty to you.',
-    because: 'Whatever is eased or opened of theirs then, they fall.',
+    because: 'If anything of theirs is opened now, they fall.',
     remedy: 'A short link from the connector of your device to the belay loop of the casualty first, locked and tight.',
   });
 
@@ -92,14 +92,13 @@ function drawn({ attachment, end }: Link, first: boolean): Finding {
     {
       code: 'pick.link',
       subject: [end.id],
-      because:
-        'Whoever is let down onto a sling drops as far as it is slack, and it gives nothing: {most} is too much.',
+      because: 'Lowered onto a slack sling they drop that far, and a sling does not stretch: keep it under {most}.',
       numbers: [{ key: 'most', label: 'Drop, at most', quantity: 'lengthMm', value: exactly(threshold('linkDropMm')) }],
     },
     end.tight === 'tight'
       ? { severity: 'clear', says: `${name} to the casualty: it runs tight.` }
       : end.tight === 'unknown'
-        ? { severity: 'untested', says: `${name} to the casualty: it is not said whether it runs tight.`, remedy }
+        ? { severity: 'untested', says: `${name} to the casualty. Not entered yet: whether it runs tight.`, remedy }
         : first
           ? { severity: 'stop', says: `${name} to the casualty: it is slack.`, remedy }
           : { severity: 'mind', says: `${name} to the casualty: it is slack.`, remedy },
@@ -120,8 +119,8 @@ function long({ attachment, end }: Link): Finding[] {
       severity: 'mind',
       subject: [piece.id, end.id],
       says: `${literal(attachment.label)} to the casualty: it is long, and they hang out of your reach.`,
-      because: 'It is {length~}; beyond {most} nobody keeps a head up and an airway free.',
-      remedy: 'Take a shorter sling, or shorten it with a knot that it holds.',
+      because: 'It is {length~}; beyond {most} you cannot hold the casualty’s head up and keep the airway open.',
+      remedy: 'Use a shorter sling, or shorten it with a knot that it holds.',
       numbers: [
         { key: 'length', label: 'Length of the link', quantity: 'lengthMm', value: lengthMm },
         { key: 'most', label: 'At most', quantity: 'lengthMm', value: exactly(most) },
@@ -144,8 +143,7 @@ function attachedTimes(
   const remedy = 'A second link, from the casualty to your own belay loop, with connectors of its own.';
   const places = new Set(links.map(({ end }) => end.to)).size;
   if (own !== 'yes' && links.length === 1) {
-    const because =
-      'Whoever cannot help themselves is never on one thing alone: a gate that opens has nothing behind it.';
+    const because = 'A casualty must never hang on a single attachment: if that gate opens, nothing is left.';
     return own === 'unknown'
       ? { severity: 'untested', says: 'Beside one link it is not known what holds the casualty.', because, remedy }
       : { severity: 'stop', says: 'The casualty hangs on one thing only.', because, remedy };
@@ -174,5 +172,5 @@ const stillOn = ({ end, label }: Attachment, holds: 'yes' | 'no' | 'unknown'): F
       holds === 'yes'
         ? 'It holds until it is opened. On the way down it grabs, and both of you hang in it.'
         : 'Without a hand it is not known to hold anybody; on the way down it can catch all the same, and both of you hang in it.',
-    remedy: 'Lift the casualty with the third hand, take it off the rope, and only then go down.',
+    remedy: 'Lift the casualty with the mini haul, take it off the rope, and only then go down.',
   });

@@ -76,7 +76,7 @@ function masses({ belayer, climber, belayerKg, ratio, falls, held }: Masses): Fi
     {
       code: 'belay.masses',
       subject: [belayer.id],
-      because: `The climber has {ratio} of the belayer’s mass; with the friction at the ${falls ? 'runners' : 'anchor'} {left} is left to hold with${falls && bounded && !held ? '. A fall of {fall} lifts the belayer by {lift~}, where nothing else holds' : ''}.`,
+      because: `The climber weighs {ratio} of the belayer; with rope friction at the ${falls ? 'pieces' : 'anchor'} the belayer’s effective weight is {left} times the climber’s${falls && bounded && !held ? '. A fall of {fall} lifts the belayer by {lift~}, where nothing else holds' : ''}.`,
       numbers: [
         { key: 'ratio', label: 'Climber over belayer', quantity: 'ratio', value: exactly(over) },
         {
@@ -101,7 +101,7 @@ function masses({ belayer, climber, belayerKg, ratio, falls, held }: Masses): Fi
     lighter
       ? {
           severity: 'stop',
-          says: `${name} is too light to hold ${literal(climber.name)} without being lifted far.`,
+          says: `${name} is much lighter than ${literal(climber.name)} and could be pulled far off the ground.`,
           remedy:
             'Anchor the belayer low and in line, add friction on the rope near the ground, or let somebody heavier belay.',
         }
@@ -117,6 +117,9 @@ function masses({ belayer, climber, belayerKg, ratio, falls, held }: Masses): Fi
               says: `${name} is lighter than ${literal(climber.name)} and will be moved by the catch.`,
               remedy: 'Stand close to the wall with nothing to be thrown against, or be anchored low and in line.',
             }
-          : { severity: 'clear', says: 'By their masses the belayer holds the climber.' },
+          : {
+              severity: 'clear',
+              says: 'The belayer’s weight is enough to hold the climber. This says nothing about the brake hand.',
+            },
   );
 }

@@ -15,7 +15,7 @@ import { constant, threshold } from '../../foundations/sources/index.ts';
 import { exactly, interval, scale, STANDARD_GRAVITY_M_PER_S2, type Interval } from '../../foundations/units/index.ts';
 
 /**
- * How hard the casualty is lifted off their device with a third hand of three parts, and whether the rescuer's hand
+ * How hard the casualty is lifted off their device with a mini haul of three parts, and whether the rescuer's hand
  * holds two.
  */
 export const pickOffJudge: Judge = {
@@ -119,12 +119,12 @@ function onAnchor(ctx: Context, massKg: number): Finding {
     subject: [ctx.setup.lines[0]!.anchor],
     says: 'The anchor of your line carries both of you.',
     because:
-      'It is {still}, and {jerk} with a jerk; where the line runs over a fork and is tied at the base of the tree, up to {fork}.',
-    remedy: 'See every point of it before two hang there, and go down without a jerk.',
+      'It is {still}, and {jerk} as a shock load; where the line runs over a fork and is tied at the base of the tree, up to {fork}.',
+    remedy: 'See every point of it before two hang there, and go down smoothly.',
     numbers: [
       { key: 'still', label: 'Both on the anchor', quantity: 'strengthKn', value: stillKn },
-      { key: 'jerk', label: 'With a jerk', quantity: 'strengthKn', value: jerkKn },
-      { key: 'fork', label: 'Over a fork, with a jerk', quantity: 'strengthKn', value: scale(jerkKn, 2) },
+      { key: 'jerk', label: 'Shock load', quantity: 'strengthKn', value: jerkKn },
+      { key: 'fork', label: 'Over a fork, as a shock load', quantity: 'strengthKn', value: scale(jerkKn, 2) },
     ],
   });
 }

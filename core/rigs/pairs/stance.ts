@@ -43,7 +43,7 @@ function stance({ id, item, fromWallM, stands }: RigPerson): Finding {
     fromWallM <= threshold('stanceMindM')
       ? { severity: 'clear', says: `${name} stands close to the wall.`, because }
       : stands === 'anchored'
-        ? { severity: 'clear', says: `${name} stands far from the wall, tied low.`, because }
+        ? { severity: 'clear', says: `${name} stands far from the wall, anchored.`, because }
         : {
             severity: 'mind',
             says: `${name} stands far from the wall.`,

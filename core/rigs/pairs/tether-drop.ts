@@ -99,8 +99,8 @@ export function dropFinding({
     subject: [catches.end.id, lets.end.id],
     says:
       severity === 'mind'
-        ? `When the ${literal(lets.label.toLowerCase())} opens while you stand up, you fall through a slack tether onto the ${low}: ${teeth ? 'high up that can tear the sheath' : 'high up that is a hard jerk'}.`
-        : `A fall onto the ${low} through its slack tether is a soft one, but for the last metres below the anchor.`,
+        ? `When the ${literal(lets.label.toLowerCase())} opens while you stand up, you drop onto the ${low} with slack in its tether: ${teeth ? 'near the anchor that can tear the rope’s sheath' : 'near the anchor that is a hard shock load'}.`
+        : `Dropping onto the ${low} loads it little, except in the last metres below the anchor.`,
     because: `At most {drop~}: with {near} of rope above {force~}${always ? ', and this person is so heavy that any fall is more than {limit}' : '; with more than {harmless} of rope above it stays below {limit}'}.`,
     remedy:
       severity === 'mind'

@@ -27,11 +27,11 @@ function bridge(ref: ElementId, has: Tree['bridge']): Finding {
           ? 'Two bridges carry, each on points of its own.'
           : has === 'one'
             ? 'Everything hangs on one bridge.'
-            : 'It is not said whether one bridge carries, or two.',
+            : 'Not entered yet: whether one bridge carries, or two.',
       because:
         has === 'two'
-          ? 'When one is worn through or opened, the other one is there.'
-          : 'A bridge is textile that the device rubs along all day. With one of them nothing is left when it goes, unless the lanyard is on.',
+          ? 'If one wears through, the other still holds.'
+          : 'The bridge is rope or webbing that wears all day. If your only bridge fails, nothing holds you unless your lanyard is on.',
     },
     has === 'unknown'
       ? { severity: 'untested', remedy }
@@ -56,7 +56,7 @@ export const eyesJudge: Judge = {
 const EYES: Readonly<Record<Tree['eyes'], readonly [Severity, string]>> = {
   separate: ['clear', 'End of the line and device hang each in an eye of its own.'],
   one: ['mind', 'End of the line and device hang on one connector.'],
-  unknown: ['untested', 'It is not said whether end of the line and device hang on one connector.'],
+  unknown: ['untested', 'Not entered yet: whether end of the line and device hang on one connector.'],
 };
 function eyes(ref: ElementId, how: Tree['eyes']): Finding {
   const [severity, says] = EYES[how];
@@ -66,7 +66,7 @@ function eyes(ref: ElementId, how: Tree['eyes']): Finding {
       ? { because: 'Each connector is pulled along its back.' }
       : {
           because:
-            'On one connector both legs and the bridge pull three ways: it turns, and its gate or its narrow side is loaded.',
+            'On one carabiner both legs and the bridge pull in three directions (tri-loading): it can turn and load its gate.',
           remedy: 'Use a rigging plate or a swivel with eyes, or hang the end on a point of its own.',
         },
   );
@@ -100,7 +100,7 @@ function sideLoad(
           lies === 'free'
             ? `Where one works ${literal(name)} hangs free.`
             : lies === 'unknown'
-              ? `It is not said whether ${literal(name)} comes to lie over a limb.`
+              ? `Not entered yet: whether ${literal(name)} comes to lie over a limb.`
               : `${literal(name)} lies over a limb or the stem while it is loaded.`,
         because:
           lies === 'free'

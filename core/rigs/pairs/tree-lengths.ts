@@ -140,13 +140,13 @@ function lengths(ref: ElementId, f: RopeWalkFigures): Finding {
     severity,
     subject: [ref],
     says: outOfReach
-      ? 'The device hangs out of reach: nobody comes down from there.'
+      ? 'The device is out of reach: you could not descend.'
       : high
         ? 'The top of the device hangs above the chin.'
         : low
           ? 'The top of the device hangs low: each step gains little.'
           : 'The device hangs between collarbone and chin.',
-    because: `The tether is {tether~}. To walk up {walk~} is meant, out on a limb up to {limb~}${freeLoopMm ? ', and for free hands a short one with a foot loop of {loop~}' : ''}.`,
+    because: `The tether is {tether~}. For rope walking it should be {walk~}, for limb walking up to {limb~}${freeLoopMm ? ', and for free hands a short one with a foot loop of {loop~}' : ''}.`,
     remedy:
       severity === 'clear'
         ? ''

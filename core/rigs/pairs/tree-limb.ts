@@ -74,9 +74,10 @@ const notSaid = (name: string, { outM }: Limb): Finding =>
     subject: ['tree'],
     says:
       outM === null
-        ? `It is not said whether, and how far, somebody goes out along ${name === 'the limb' ? 'a limb' : name}.`
-        : `It is not said how high above ${name} the line is tied.`,
-    because: 'Whoever slips off a limb swings to below the tie-in, into what stands there.',
+        ? `Not entered yet: whether, and how far, somebody goes out along ${name === 'the limb' ? 'a limb' : name}.`
+        : `Not entered yet: how high above ${name} the line is tied.`,
+    because:
+      'If you slip off a limb you swing in towards the tie-in point, into whatever is there – usually the trunk.',
     remedy: 'Enter it; 0 where nobody leaves the stem.',
   });
 
@@ -100,7 +101,8 @@ const tooHigh = (name: string): Finding =>
     severity: 'stop',
     subject: ['tree'],
     says: `Out on ${name} one stands as high as the tie-in, or above it.`,
-    because: 'The line runs down or level to its tie-in: a slip is a fall until it is tight below, and then a swing.',
+    because:
+      'The rope runs level or downhill to the tie-in point: if you slip you fall until it comes tight, then swing.',
     remedy: 'Tie in higher before you go there, or do not go.',
   });
 
@@ -115,7 +117,7 @@ function swings(name: string, { outM, belowM, riseDeg }: Limb, swing: Swing, two
       code: 'tree.limb-swing',
       subject: ['tree'],
       because:
-        '{out} out and {below} below the tie-in the line stands at {angle}: down by {drop}, and past the stem as fast as after a free fall of that height.',
+        '{out} out and {below} below the tie-in point, the rope is at {angle}. You would swing {drop} lower and reach the trunk as fast as after a free fall of {drop}.',
       numbers: [
         { key: 'out', label: 'Out along the limb', quantity: 'lengthM', value: exactly(outM!) },
         {
@@ -135,7 +137,11 @@ function swings(name: string, { outM, belowM, riseDeg }: Limb, swing: Swing, two
           remedy,
         }
       : wide
-        ? { severity: 'mind', says: `A slip off ${name} is a long swing unless the second line is tight.`, remedy }
+        ? {
+            severity: 'mind',
+            says: `A slip off ${name} is a long swing, unless a second line from the far side is tight.`,
+            remedy,
+          }
         : some
           ? { severity: 'mind', says: `A slip off ${name} is a swing.`, remedy }
           : { severity: 'clear', says: `A slip off ${name} is a small swing.` },
@@ -161,8 +167,8 @@ function redirect({ redirectDeg: bend }: Tree, ctx: Context): Finding[] {
         code: 'tree.redirect',
         severity: 'untested',
         subject: ['tree'],
-        says: 'It is not said whether the loaded line runs free or is redirected.',
-        because: 'A redirect carries part of the weight, and slack comes at once when it lets go.',
+        says: 'Not entered yet: whether the loaded line runs free or is redirected.',
+        because: 'A redirect carries part of the load; if it fails, all its slack comes at once.',
         remedy: 'Enter how far it bends the line; 0 where it runs free.',
       }),
     ];
@@ -179,7 +185,7 @@ function redirect({ redirectDeg: bend }: Tree, ctx: Context): Finding[] {
           ? 'The redirect carries more than your weight.'
           : 'The redirect carries less than your weight.',
       because:
-        'Bent by {bend} it is pulled with {weights} of what hangs on the line: {force}, and {jerk} with a jerk. It is passed on the way down as well.',
+        'Bent by {bend} it is pulled with {weights} of what hangs on the line: {force}, and {jerk} as a shock load. It is passed on the way down as well.',
       remedy:
         severity === 'mind'
           ? 'Put it on wood that you would hang on by itself, bend the line less, or tie in nearer to above the work.'
@@ -190,7 +196,7 @@ function redirect({ redirectDeg: bend }: Tree, ctx: Context): Finding[] {
         { key: 'force', label: 'On the redirect', quantity: 'strengthKn', value: exactly(kn) },
         {
           key: 'jerk',
-          label: 'With a jerk',
+          label: 'Shock load',
           quantity: 'strengthKn',
           value: scale(exactly(kn), threshold('jerkFactor')),
         },
@@ -226,11 +232,10 @@ function stored({ comingBack }: Tree, { dropM }: Swing, forceKn: Interval | null
       severity === 'clear'
         ? 'Coming back along the limb the line is taken in at every step.'
         : severity === 'untested'
-          ? 'It is not said whether the line is taken in coming back along the limb.'
+          ? 'Not entered yet: whether the line is taken in coming back along the limb.'
           : 'Coming back along the limb the line is left slack: a slip at the stem is a fall into it.',
     because: `Left slack it is {slack} by the stem${forceKn ? ', and a fall into it comes to {force~}' : ''}.`,
-    remedy:
-      severity === 'clear' ? '' : 'Take in at every step, with the chest or the other hand, before the weight shifts.',
+    remedy: severity === 'clear' ? '' : 'Take in slack with every step, before you move your weight.',
     numbers: [
       { key: 'slack', label: 'Slack that is stored', quantity: 'lengthM', value: exactly(dropM) },
       ...(forceKn ? ([{ key: 'force', label: 'Fall into it', quantity: 'strengthKn', value: forceKn }] as const) : []),
@@ -256,11 +261,11 @@ function overLimb({ overLimb: over }: Tree): Finding[] {
       subject: ['tree'],
       says:
         over === 'unknown'
-          ? 'It is not said whether the loaded line runs over a limb below its tie-in.'
+          ? 'Not entered yet: whether the loaded line runs over a limb below its tie-in.'
           : `The loaded line runs over a limb below its tie-in${over === 'much' ? ', bent by 90° or more' : ''}.`,
       because:
         over === 'much'
-          ? 'Above the limb the line carries {hides~} times what hangs below it does: slack is stored there, and it comes all at once when the line slides off or the limb breaks.'
+          ? 'Friction over the limb: the rope above it can carry {hides~} times the load below; slack is stored there and comes out all at once when the line slides off or the limb breaks.'
           : 'Where it bends over wood, slack is stored beyond, and comes out when the line slides off.',
       remedy:
         'Lift the line off the limb, or feed the slack down before it is loaded again; tie in where it runs free.',

@@ -70,8 +70,8 @@ function byTwo(massKg: number, kg: number | null): readonly [Severity, string, s
   return [
     less ? 'stop' : 'mind',
     less
-      ? 'What bounced on the line weighs less than who goes up it: that is no trial.'
-      : 'What bounced on the line weighs little more than who goes up it.',
+      ? 'The test load was lighter than the climber: that is no test.'
+      : 'What bounced on the line weighs little more than the climber.',
     TRIED.one[2],
   ];
 }
@@ -94,7 +94,7 @@ const TRIED: Readonly<Record<Tree['tried'], readonly [Severity, string, string]>
   ],
   unknown: [
     'untested',
-    'It is not said whether the tie-in point was tried from the ground.',
+    'Not entered yet: whether the tie-in point was tried from the ground.',
     'Let two bounce on the line from the ground, and enter it.',
   ],
 };
@@ -183,13 +183,13 @@ function second(ref: ElementId, { second: other, saw }: Tree, twoLines: boolean)
       : other === 'unknown'
         ? {
             severity: 'untested',
-            says: 'It is not said what holds beside the line while working and changing.',
+            says: 'Not entered yet: what holds beside the line while working and changing.',
             remedy,
           }
         : saw === 'unknown'
           ? {
               severity: 'untested',
-              says: 'Only the line holds, and it is not said whether something is cut up there.',
+              says: 'Only the line holds. Not entered yet: whether something is cut up there.',
               remedy,
             }
           : saw === 'yes'
@@ -222,7 +222,7 @@ const plainHitch = (a: Attachment): Finding =>
     subject: [a.end.id],
     says: 'A hitch alone carries a whole person on a line that does not move.',
     because:
-      'On one strand it takes all the weight, heats and glazes going down, and binds so that nobody can move it.',
+      'On a single rope the hitch takes your full weight: it heats and glazes going down, or jams so you cannot move it.',
     remedy: 'Put a friction-reliever above it, or take a device made for a stationary line.',
   });
 
@@ -250,7 +250,7 @@ function pressed(a: Attachment, ctx: Context): Finding[] {
           code: 'tree.pressed-open',
           severity: 'stop',
           subject: [a.end.id, pushing.end.id],
-          says: `What one stands in is above ${literal(item.name)}: it can press it open.`,
+          says: `Your foot loop or ascender is above ${literal(item.name)} and can push it open.`,
           because: 'Standing up, the foot loop or ascender comes down onto the arm of the device, which then lets go.',
           remedy: 'Put foot, knee and chest ascenders below it, or on the other leg of the line.',
         }),

@@ -32,7 +32,7 @@ function lifeConnector(ref: ElementId, { name, lock, strengthMajorKn }: Connecto
       code: 'connector.tree-life',
       severity: 'stop',
       subject: [ref],
-      says: `${literal(name)} is not a connector to work on in a tree.`,
+      says: `${literal(name)} does not meet ANSI Z133 (USA) for tree climbing; other countries differ.`,
       because: `ANSI Z133 asks for ${[
         ...(weak ? ['at least {least}, and this one holds {major}'] : []),
         ...(locksItself || lock === 'unknown'
@@ -40,7 +40,7 @@ function lifeConnector(ref: ElementId, { name, lock, strengthMajorKn }: Connecto
           : ['a gate that closes and locks by itself and takes two actions to open']),
       ].join('; and for ')}. Other countries have rules of their own.`,
       remedy:
-        'Take a connector that locks by itself in two actions or more, of 23 kN or more. Ask what holds where you work.',
+        'Use a connector that locks by itself in two actions or more, of 23 kN or more. Ask what holds where you work.',
       numbers: weak
         ? [
             { key: 'least', label: 'Asked for', quantity: 'strengthKn', value: exactly(LIFE_KN) },
@@ -73,9 +73,9 @@ export const baseTieJudge: Judge = {
         subject: [line.id],
         says: atBase
           ? `Tied at the base of the tree the line ${never ? 'does not reach' : 'may not reach'} the ground again.`
-          : 'It is not said where the line is tied, and for a tie at the base it is too short.',
+          : 'Not entered yet: where the line is tied, and for a tie at the base it is too short.',
         because: 'Tied at the base it takes {need} and the way to the base; there are {have~}, {margin~} to spare.',
-        remedy: 'Tie it in the canopy and know how it is let down in an emergency, or take a longer line.',
+        remedy: 'Anchor it in the canopy and plan how to lower a casualty, or use a longer rope.',
         numbers: [
           { key: 'need', label: 'Needed for a tie at the base', quantity: 'lengthM', value: exactly(needM) },
           { key: 'have', label: 'There is', quantity: 'lengthM', value: haveM },

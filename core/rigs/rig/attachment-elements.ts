@@ -130,21 +130,21 @@ export const deviceEndSchema = z.strictObject({
     0,
     180,
     'Between the loaded and the brake strand',
-    'How far the brake strand is bent back: 0 beside the load, 180 opposite to it. Empty: as it is led.',
+    'Angle between load strand and brake strand: 0° side by side, 180° opposite. Leave empty to use the choice above.',
   ).nullable(),
   /** Of a device at the anchor: what is not taken in. */
   slackM: measure(
     'lengthM',
     0,
     10,
-    'Slack above who follows, at most',
-    'What is not taken in while you look away, clip or eat.',
+    'Slack above the second, at most',
+    'Slack that builds up while you look away, clip or eat.',
   ).nullable(),
   /** A plate at the anchor that grips by itself: the loaded strand presses on the brake strand. */
   loadStrand: observed(
     { above: 'Above the brake strand', below: 'Below the brake strand' },
     'above',
-    'In the plate the strand to the second lies',
+    'In the plate the second’s strand lies',
   ),
   strandsLie: observed(
     { parallel: 'Side by side, in parallel', crossed: 'Crossed, one below the other' },
@@ -160,9 +160,9 @@ export const deviceEndSchema = z.strictObject({
   ).nullable(),
   arriving: observed(
     {
-      'in-the-air': 'A clove hitch tied in the air and clipped at once',
+      'in-the-air': 'A clove hitch formed in the hand, clipped in one move',
       lanyard: 'An own lanyard, clipped first',
-      'on-connector': 'A clove hitch laid turn by turn on the connector',
+      'on-connector': 'A clove hitch wrapped onto the carabiner turn by turn',
     },
     'in-the-air',
     'Who arrives is clipped to the anchor by',
@@ -201,7 +201,7 @@ export const clipEndSchema = z.strictObject({
     { tight: 'Tight', slack: 'Slack' },
     'tight',
     'The link runs',
-    'Tight: whoever hangs on it could drop less than 5 cm.',
+    'Tight: the casualty could drop less than 5 cm.',
   ),
 });
 /** Somebody’s hand on the rope below: it pulls when the other one’s hand lets go. */

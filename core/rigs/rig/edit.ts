@@ -165,7 +165,7 @@ function mapSaid(setup: Setup, value: (good: string, now: string) => string): Se
   };
 }
 
-/** Slack above who follows, or who climbs alone, as it is meant to be. */
+/** Slack above the second, or who climbs alone, as it is meant to be. */
 const LITTLE_SLACK_M = 0.2;
 const withSlack = (setup: Setup, slackM: number | null): Setup => ({
   ...setup,

@@ -8,13 +8,19 @@ export const WEATHER = { dry: 'Dry', wet: 'Wet', icy: 'Icy' } as const;
 /** Where it happens. Heights are above the ground. */
 export const siteSchema = z.strictObject({
   anchorHeightM: measure('lengthM', 0, 300, 'Anchor above the ground', '0: not said.'),
-  stanceHeightM: measure('lengthM', 0, 299, 'Next stance above the ground', '0 when you go to the ground.'),
+  stanceHeightM: measure(
+    'lengthM',
+    0,
+    299,
+    'Landing above the ground',
+    'Height of the next ledge. 0 when you go to the ground.',
+  ),
   extraLineM: measure(
     'lengthM',
     0,
     100,
     'Extra rope on the way',
-    'Where the line is not straight down, or the stance lies aside.',
+    'Extra rope if the line is not straight or the landing is to one side.',
   ),
   edge: observed(
     { none: 'No edge', rounded: 'A rounded edge', padded: 'A sharp edge, padded', sharp: 'A sharp edge' },
@@ -24,7 +30,7 @@ export const siteSchema = z.strictObject({
     'Not known',
   ),
   slant: observed(
-    { plumb: 'Straight down', slanting: 'Aslant, by more than 20°' },
+    { plumb: 'Straight down', slanting: 'Slanting more than 20°' },
     'plumb',
     'The rope one goes up hangs',
     'A rope that slants pulls a clamp sideways, and can come out of it.',

@@ -122,7 +122,7 @@ export const SYSTEMS: readonly System[] = [
     id: 'clamps',
     templates: ['ascend'],
     label: 'Two clamps',
-    says: 'The upper one on a tether with the foot loop at it, the lower one at the belay loop: stand up, it runs along, sit.',
+    says: 'Upper one on a tether with the foot loop, lower one at the belay loop: stand up, the lower one follows, sit.',
     build: added(['second-grab', 'foot-loop']),
   },
   {

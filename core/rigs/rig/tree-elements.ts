@@ -11,7 +11,7 @@ export const limbSchema = z.strictObject({
     0,
     20,
     'Out along the limb',
-    'How far aside from below the tie-in. 0: nobody goes out.',
+    'Horizontal distance from the tie-in point. 0 = you stay at the trunk.',
   ).nullable(),
   belowM: measure(
     'lengthM',
@@ -36,7 +36,7 @@ export const treeSchema = z.strictObject({
     },
     'two',
     'The tie-in point was tried from the ground by',
-    'Twice the load that it gets later, at least.',
+    'At least twice the load that it will get later; from one and a half times Zevrin says Caution, not Stop.',
   ),
   triedKg: measure(
     'massKg',

@@ -111,7 +111,8 @@ export function practiceRemarks(p: Practice): Remark[] {
 export function nextMove(p: Practice): string {
   const { brake, guide } = p.hands;
   const { belay, device } = p.settings;
-  if (p.doing === 'down') return 'Down. The rope comes out of the device when the climber says so.';
+  if (p.doing === 'down')
+    return 'The climber is down. Take the rope out only after the climber is standing and has said "Off belay".';
   if (brake === null && !(guide !== null && guide < 0)) return 'Close the brake hand around the brake strand.';
   if (p.falling) return 'Brake hand down, closed.';
   if (p.doing === 'hanging') return 'Hold: brake hand down, closed.';
@@ -121,17 +122,17 @@ export function nextMove(p: Practice): string {
         ? 'Guide hand to the lever, brake hand stays closed.'
         : 'Open the lever slowly; the brake hand decides how fast.';
     return guide !== null && guide < 0
-      ? 'Let the brake hand rise slowly: the rope runs.'
+      ? 'Both hands below the device: let the rope slide slowly through, brake hand kept low.'
       : 'Guide hand to the brake strand, below the brake hand.';
   }
   if (belay === 'leader') {
     if (p.slackM >= 0.9) return 'Enough slack: brake hand down.';
     if (p.doing === 'clipping' || p.slackM < 0.4) {
       if (device === 'cam')
-        return 'Thumb on the cam for a moment, guide hand pulls rope up; three fingers stay around the brake strand.';
+        return 'Only if your device’s instructions teach it: thumb on the cam for less than a second while the guide hand pulls slack; fingers stay around the brake rope.';
       return brake !== null && brake < -0.2 && guide !== null && guide >= 0
-        ? 'Both hands up together: the brake hand feeds rope, the guide hand pulls it out.'
-        : 'Guide hand to the strand to the climber, brake hand low: then pay out.';
+        ? 'Brake hand pushes rope up to the device but stays below it; guide hand pulls it out.'
+        : 'Guide hand to the climber’s strand, brake hand low: then pay out.';
     }
     return 'Watch the leader; brake hand down.';
   }
@@ -142,6 +143,6 @@ export function nextMove(p: Practice): string {
     return guide !== null && guide < 0
       ? 'Slide: brake hand up to the device, along the strand that the other hand holds.'
       : 'Under: guide hand to the brake strand, below the brake hand.';
-  if (guide !== null && guide < 0) return 'Guide hand back to the strand to the climber.';
+  if (guide !== null && guide < 0) return 'Guide hand back to the climber’s strand.';
   return 'Pull: brake hand up and away, the rope comes through.';
 }

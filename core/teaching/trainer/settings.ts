@@ -24,7 +24,7 @@ export type HandHeight = number | null;
 /** What the two hands do at a moment. */
 export interface Hands {
   readonly brake: HandHeight;
-  /** Above the line it holds the strand to the climber; below it holds the brake strand under the brake hand. */
+  /** Above the line it holds the climber’s strand; below it holds the brake strand under the brake hand. */
   readonly guide: HandHeight;
   /** Thumb of the guide hand kept on the cam, so that rope runs out freely: a cam device only. */
   readonly thumbOnCam: boolean;

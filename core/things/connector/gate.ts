@@ -16,8 +16,8 @@ export interface GateInput {
 /** What running rope, rock or shaking does to each kind of lock; undefined when it does not open it by itself. */
 export const OPENED_BY: Readonly<Record<Connector['lock'], string | undefined>> = {
   none: 'Running rope or rock pushes a gate without a lock open.',
-  screw: 'Running rope rolls a screw sleeve open, and shaking unscrews it.',
-  'two-action': 'Rope that runs over the sleeve can turn it and press the gate open.',
+  screw: 'Rope running over a screw gate can unscrew it; so can vibration.',
+  'two-action': 'Rope running over the sleeve can turn it and push the gate open.',
   'three-action': undefined,
   magnetic: undefined,
   twin: undefined,
@@ -34,7 +34,7 @@ export function gateFindings(input: GateInput): Finding[] {
       severity: 'clear',
       subject: [input.part],
       says: `The gate of ${literal(input.connector.name)} is locked and out of the way.`,
-      because: 'As entered: locked, and turned so that rope and rock do not run over it.',
+      because: 'Entered as locked and facing away from rope and rock.',
       remedy: 'Press it open by hand at the check: it must not give.',
     }),
   ];
@@ -60,11 +60,11 @@ function lock({ connector, part, carries }: GateInput): Finding[] {
         code: 'connector.not-locking',
         subject: [part],
         says: `${literal(connector.name)} has no lock.`,
-        remedy: 'Take a locking connector.',
+        remedy: 'Use a locking connector.',
       },
       carries
         ? { severity: 'stop', because: 'The person hangs on this connector alone.' }
-        : { severity: 'mind', because: 'The hitch can unclip itself from a gate without a lock.' },
+        : { severity: 'mind', because: 'The hitch cord can unclip itself from a non-locking carabiner.' },
     ),
   ];
 }
@@ -76,7 +76,7 @@ function state({ connector, part, gate, carries }: GateInput): Finding[] {
         code: 'connector.gate-unknown',
         severity: 'untested',
         subject: [part],
-        says: `It is not said whether the gate of ${literal(connector.name)} is locked.`,
+        says: `Not entered yet: whether the gate of ${literal(connector.name)} is locked.`,
         because:
           'Most connectors lose well over half their strength with the gate open, and what they hold can slip out.',
         remedy: 'Look, press, and enter it.',
@@ -109,7 +109,7 @@ function facing({ connector, part, facing: direction }: GateInput): Finding[] {
         code: 'connector.gate-unknown',
         severity: 'untested',
         subject: [part],
-        says: `It is not said where the gate of ${literal(connector.name)} faces.`,
+        says: `Not entered yet: where the gate of ${literal(connector.name)} faces.`,
         because: 'Running rope or rock can work a gate open.',
         remedy: 'Turn it away from the brake strands and the rock, and enter it.',
       }),

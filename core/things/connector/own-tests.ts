@@ -30,7 +30,7 @@ export function withOwnTests(input: WayInput, report: WayReport, tests: readonly
         subject: ['deviceConnector', 'device'],
         says: `When you tried ${literal(connector.name)} in ${literal(device.name)} this way, ${BAD[result]}.`,
         because: times === 1 ? 'Your own test, once.' : `Your own tests, ${times} times.`,
-        remedy: 'Take another way or another connector.',
+        remedy: 'Use another way or another connector.',
       }),
     );
   }

@@ -57,7 +57,7 @@ function gates({ connectors, opposed, reversed }: PairInput): Finding {
       subject: SUBJECT,
       says: 'Both gates are opposed and reversed.',
       because: 'One push cannot open both.',
-      remedy: 'Look that both hang alike and share the load.',
+      remedy: 'Check that both hang the same way and share the load.',
     });
   const locking = connectors.filter((c) => c.lock !== 'none' && c.lock !== 'unknown').length;
   return finding({

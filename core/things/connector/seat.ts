@@ -27,7 +27,7 @@ export function seatFindings({ connector, part, ropeEnd, strandsMm }: SeatInput)
 }
 
 const BROAD_BECAUSE =
-  'On the broad end two strands lie side by side and run alike; in the narrow end they crowd, twist and wear.';
+  'At the wide end two strands lie side by side and run evenly; at the narrow end they bunch up, twist and wear.';
 
 /** Which end of the connector the rope runs over. */
 export function endFinding(
@@ -42,7 +42,7 @@ export function endFinding(
       severity: 'untested',
       subject: [part],
       because,
-      says: `It is not said which end of ${literal(connector.name)} the rope runs over.`,
+      says: `Not entered yet: which end of ${literal(connector.name)} the rope runs over.`,
       remedy: 'Look, turn it if needed, and enter it.',
     });
   }
@@ -91,7 +91,7 @@ export function roomFindings(connector: Connector, part: ElementId, strandsMm: r
       subject: [part],
       says: `Two strands crowd on ${literal(connector.name)}.`,
       because: 'It is {width} wide inside; the strands ask for {need}.',
-      remedy: 'Take a connector with a broader end.',
+      remedy: 'Use a connector with a broader end.',
       numbers: [
         {
           key: 'width',
@@ -122,7 +122,7 @@ export function strengthFinding(connector: Connector, part: ElementId, load: Int
   const missing = ways.filter((way) => way.kn === null);
   const known = ways.filter((way): way is typeof way & { kn: number } => way.kn !== null);
   const numbers: FindingNumber[] = [
-    { key: 'load', label: 'Load with a jerk or slack', quantity: 'strengthKn', value: load },
+    { key: 'load', label: 'Shock load, or load with slack', quantity: 'strengthKn', value: load },
     ...known.map(({ key, label, kn }): FindingNumber => ({ key, label, quantity: 'strengthKn', value: exactly(kn) })),
   ];
   const judged = known.flatMap(({ against, ...way }) =>
@@ -138,7 +138,7 @@ export function strengthFinding(connector: Connector, part: ElementId, load: Int
       numbers,
       says: `${literal(connector.name)} has little strength left in its worst position.`,
       because: `${weakest.label}: {${weakest.key}}; the load is {load~}.`,
-      remedy: 'Take a stronger connector, or one that is held from turning.',
+      remedy: 'Use a stronger connector, or one that is held from turning.',
     });
   }
   if (missing.length > 0) {
@@ -158,7 +158,7 @@ export function strengthFinding(connector: Connector, part: ElementId, load: Int
     subject: [part],
     says: `${literal(connector.name)} is strong enough${canCross ? ', even across' : ' along its axis'}.`,
     because: `Weakest: ${weakest!.label.toLowerCase()} {${weakest!.key}}, {ratio} the load that counts there ({load~}).`,
-    remedy: canCross ? 'Nothing keeps it from settling across: look along its axis before you load it.' : '',
+    remedy: canCross ? 'Nothing stops it turning sideways: check it is in line before you load it.' : '',
     numbers: [
       ...numbers,
       { key: 'ratio', label: 'Strength over load', quantity: 'ratio', value: exactly(weakest!.margin) },

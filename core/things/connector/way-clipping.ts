@@ -84,7 +84,9 @@ function atRope({ connector, device }: WayInput, way: Way): Finding {
     connector,
     'deviceConnector',
     way.end,
-    seatKind(device) === 'hitch' ? 'A Munter hitch flips from one side to the other only in a broad end.' : undefined,
+    seatKind(device) === 'hitch'
+      ? 'A Munter hitch needs the wide end of a pear-shaped (HMS) carabiner to flip.'
+      : undefined,
   );
 }
 
@@ -97,7 +99,7 @@ function kind({ connector, device }: WayInput): Finding[] {
         subject: SUBJECT,
         says: `${literal(device.name)} is not to be used with this shape of connector.`,
         because: `Its maker forbids it, as entered; ${literal(connector.name)} has that shape.`,
-        remedy: 'Take a connector of another shape.',
+        remedy: 'Use a connector of another shape.',
       }),
     ];
   }
@@ -192,7 +194,7 @@ function through(
             subject: SUBJECT,
             says: `A plate of ${literal(device.name)} does not pass the gate of ${literal(connector.name)}.`,
             because: 'The gate opens by {opening}, the plate is {plate} thick.',
-            remedy: 'Take a connector whose gate opens wider.',
+            remedy: 'Use a connector whose gate opens wider.',
             numbers: [mm('opening', 'Gate opens by', opening), mm('plate', 'One plate', plateMm)],
           }),
         ]
@@ -238,7 +240,7 @@ function through(
           because,
           numbers,
         },
-        must ? { severity: 'mind', remedy: 'Take a thinner bar, or a wider end.' } : { severity: 'clear' },
+        must ? { severity: 'mind', remedy: 'Use a thinner bar, or a wider end.' } : { severity: 'clear' },
       ),
     ];
   }
@@ -283,7 +285,7 @@ function betweenPlates({ connector, device, load }: WayInput, stockMm: number | 
       subject: SUBJECT,
       says: `The bar of ${literal(connector.name)} at ${where} can wedge between the plates of ${literal(device.name)}.`,
       because: `The gap is {gap}, the bar {stock}: close enough to jam${must ? ', and this device must turn to hold' : ''}.`,
-      remedy: 'Take a bar clearly thinner or thicker than the gap.',
+      remedy: 'Use a bar clearly thinner or thicker than the gap.',
       numbers: [mm('gap', 'Gap between the plates', gapMm), mm('stock', `Bar at ${where}`, stockMm)],
     }),
   ];
@@ -318,7 +320,7 @@ function sleeve(input: WayInput, way: Way, sleeveFromMm: number | null, loadKn: 
         severity: gateGoneSeverity(input, loadKn),
         subject: SUBJECT,
         says: `The sleeve of ${literal(connector.name)} can come ${into.what} of ${literal(device.name)}.`,
-        because: `Sleeve {sleeve}, opening {opening}; it begins {from} from this end and the device covers {cover}. The gate is then loaded like a lever, and its strength is not known. ${leftText(input)}`,
+        because: `Sleeve {sleeve}, opening {opening}; it begins {from} from this end and the device covers {cover}. The gate is then levered open; nobody knows what it holds. ${leftText(input)}`,
         remedy: 'Turn the connector round, or take one whose sleeve is thicker than the opening.',
         numbers: [
           mm('sleeve', 'Outside of the sleeve', sleeveMm),
@@ -358,7 +360,7 @@ function gate(input: WayInput, way: Way, loadKn: Interval): Finding[] {
         subject: ['deviceConnector'],
         says: `${literal(connector.name)} has no lock.`,
         because: 'A person hangs on this connector alone.',
-        remedy: 'Take a locking connector.',
+        remedy: 'Use a locking connector.',
       }),
     ];
   }
@@ -394,9 +396,9 @@ function gate(input: WayInput, way: Way, loadKn: Interval): Finding[] {
         code: 'connector.shakes-open',
         severity: 'mind',
         subject: ['deviceConnector'],
-        says: `The screw sleeve of ${literal(connector.name)} can shake open while nobody looks at it.`,
+        says: `The screw gate of ${literal(connector.name)} can work open while you are not watching it.`,
         because: `During this job ${literal(device.name)} moves along with you and no hand stays on it.`,
-        remedy: 'Take a gate that locks by itself, or look at the sleeve at every stop.',
+        remedy: 'Use a gate that locks by itself, or look at the sleeve at every stop.',
       }),
     ];
   }

@@ -76,7 +76,7 @@ function offSpine(
     {
       code: 'connector.load-off-spine',
       subject: SUBJECT,
-      says: `${literal(device.name)} is wide and holds the load off the spine of ${literal(connector.name)}.`,
+      says: `${literal(device.name)} is wide: the load sits away from the strong spine of ${literal(connector.name)}.`,
       numbers: [
         { key: 'wide', label: 'Device is wide', quantity: 'diameterMm', value: exactly(seatThicknessMm(device)!) },
         { key: 'inside', label: 'Inside width of this end', quantity: 'diameterMm', value: exactly(insideWidthMm!) },
@@ -131,13 +131,13 @@ function across({ connector, device, load }: WayInput, loadKn: Interval): Findin
       subject: SUBJECT,
       says:
         severity === 'clear'
-          ? `${literal(connector.name)} can settle across ${literal(device.name)}; it still holds this job.`
+          ? `${literal(connector.name)} can turn sideways on ${literal(device.name)}; even so it is strong enough for this job.`
           : `${literal(connector.name)} can settle across ${literal(device.name)}, where little strength is left.`,
       because: 'Nothing holds it from turning. Across it holds {minor}; the load of this job is {load~}.',
       remedy:
         severity === 'clear'
           ? 'Look along its axis before each load.'
-          : 'Take a connector with an anti-rotation bar or captive end, and look along its axis before each load.',
+          : 'Use a connector with an anti-rotation bar or captive end, and look along its axis before each load.',
       numbers: [kn('minor', 'Strength across', exactly(minor)), kn('load', 'Load of this job', loadKn)],
     }),
   ];

@@ -38,7 +38,7 @@ function forThisJob({ device, load }: RopeInDeviceInput, traits: FamilyTraits): 
         code: 'fit.aid-only',
         severity: 'mind',
         subject: ['device'],
-        says: `${what} helps upwards; nobody hangs on it.`,
+        says: `${what} only helps you move up; never hang on it alone.`,
         because: 'It carries a foot or keeps the body upright. What holds the person is another device.',
         remedy: 'Choose what holds the person as well.',
       }),
@@ -52,7 +52,7 @@ function forThisJob({ device, load }: RopeInDeviceInput, traits: FamilyTraits): 
         subject: ['device'],
         says: `${what} is not for this job: ${JOBS[job].toLowerCase()}.`,
         because: `Such devices serve: ${traits.made.map((j) => JOBS[j].toLowerCase()).join(', ')}.`,
-        remedy: 'Take a device made for this job.',
+        remedy: 'Use a device made for this job.',
       }),
     ];
   }
@@ -78,8 +78,8 @@ function strandsAndPersons({ device, load: facts }: RopeInDeviceInput, traits: F
         severity: 'stop',
         subject: ['device', 'rope'],
         says: `${literal(device.name)} takes one strand only.`,
-        because: 'Of two strands in it neither is held as it should be.',
-        remedy: 'Take a device for two strands, or fix the rope and go down one strand.',
+        because: 'With two strands in it, it may hold neither.',
+        remedy: 'Use a device for two strands, or fix the rope and go down one strand.',
       }),
     );
   }
@@ -91,8 +91,8 @@ function strandsAndPersons({ device, load: facts }: RopeInDeviceInput, traits: F
         severity: 'stop',
         subject: ['device'],
         says: `${literal(device.name)} is made for one person.`,
-        because: 'Two people on it are outside of what such devices hold and release.',
-        remedy: 'Take a device that its maker declares for two.',
+        because: 'Such devices are not made to hold or release two people.',
+        remedy: 'Use a device that its maker declares for two.',
       }),
     );
   }
@@ -128,8 +128,7 @@ function where({ device, load }: RopeInDeviceInput): Finding[] {
         severity: 'untested',
         subject: ['device'],
         says: `It is not entered whether ${literal(device.name)} may hang on an anchor.`,
-        because:
-          'Some devices that hold by themselves may be worked from the harness only: at an anchor they can be pressed open.',
+        because: 'Some self-locking devices may only be used on a harness: hung on an anchor they can be pushed open.',
         remedy: 'Look it up in the instructions and enter it in the locker.',
         sources: ['maker-declaration'],
       }),
@@ -227,7 +226,7 @@ function turningCam(input: RopeInDeviceInput, traits: FamilyTraits): Finding[] {
       {
         code: 'fit.cam-brakes-less',
         subject: ['device', part],
-        because: `Thin or slick rope turns the cam less; water and a heavy climber add to it${known.length > 0 ? `: ${known.join(', ')}` : ''}.`,
+        because: `The cam grips thin or slick rope less; water and a heavy climber make it worse${known.length > 0 ? `: ${known.join(', ')}` : ''}.`,
         remedy:
           JOB_FACTS[job].goesDown && !JOB_FACTS[job].casualty
             ? 'Add friction: lead the brake strand over another connector.'

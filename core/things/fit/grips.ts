@@ -38,7 +38,7 @@ const right: Grip = {
 const aboveLine: Grip = {
   id: 'above-line',
   label: 'Above the device line',
-  happens: 'The brake strand runs beside the loaded one, and the device turns the rope by half as much.',
+  happens: 'The brake strand runs beside the load strand: the rope bends half as much and much of the braking is lost.',
   notice: 'The brake strand makes no bend at the lip.',
   brakeAngleDeg: 0,
 };
@@ -46,7 +46,7 @@ const tooNear: Grip = {
   id: 'too-near',
   label: 'Close to the device',
   happens: 'When rope runs, skin is drawn into the device, and the hand lets go.',
-  notice: 'Less than a hand’s width and a half, about 15 cm, between hand and device.',
+  notice: 'Less than about 15 cm between hand and device.',
 };
 const swapped: Grip = {
   id: 'swapped',
@@ -74,7 +74,8 @@ const THUMB: Grip = {
 const LEVER: Grip = {
   id: 'lever-only',
   label: 'Lever without the brake strand',
-  happens: 'The lever opens the device, and no hand brakes. Pulled in fright, most levers open it further.',
+  happens:
+    'The lever opens the device and no hand is braking. A frightened person pulls harder; only some levers then stop the rope.',
   notice: 'Lowering with the lever in one hand and nothing in the other.',
 };
 const munterRight: Grip = {

@@ -3,9 +3,9 @@ import { JOB_FACTS, JOBS, listed, ROPE_CONSTRUCTIONS, type RopeConstruction } fr
 import type { RopeInDeviceInput } from './rope-in-device-input.ts';
 
 const WHY: Readonly<Partial<Record<RopeConstruction, string>>> = {
-  half: 'A half rope is made to work as one of two; alone it is cut and worn through sooner.',
+  half: 'A half rope is made to work as one of two; on its own it is cut or worn through more easily.',
   twin: 'A twin rope is made to be used as a pair, both strands together.',
-  'low-stretch': 'It hardly gives: a fall onto it loads person, connector and anchor hard.',
+  'low-stretch': 'It hardly stretches: a fall onto it is hard on you, the gear and the anchor.',
 };
 
 /**
@@ -47,10 +47,10 @@ export function ropeForJob(input: RopeInDeviceInput): Finding[] {
       remedy:
         rope.construction === 'low-stretch'
           ? severity === 'stop'
-            ? 'Take a dynamic single rope.'
-            : 'Never let slack come into it, or take a dynamic rope.'
+            ? 'Use a dynamic single rope.'
+            : 'Keep the slack out of it: low-stretch rope catches hard. Use the rope type that your device’s instructions name.'
           : severity === 'stop'
-            ? 'Take a rope that is made to be used alone.'
+            ? 'Use a rope that is made to be used alone.'
             : 'Keep it off edges and take no fall on it, or take a rope that is made to be used alone.',
     }),
   ];

@@ -24,8 +24,8 @@ const tied = ({ device, part }: RopeInDeviceInput): Finding =>
     severity: 'clear',
     subject: ['device', part],
     says: `${literal(device.name)}: tied with the rope itself, no range to keep.`,
-    because: 'No device and no maker. The connector and the hand decide.',
-    remedy: 'Look that it is tied so that the brake strand does not run over the gate.',
+    because: 'No device, so no maker’s limits: the carabiner and your hand decide.',
+    remedy: 'Check that the brake strand does not run over the gate.',
   });
 
 function byDeclaration(input: RopeInDeviceInput): Finding {
@@ -52,7 +52,7 @@ function byDeclaration(input: RopeInDeviceInput): Finding {
         ? {
             severity: 'stop',
             says: `${literal(device.name)} is not declared for this kind of rope (${ROPE_CONSTRUCTIONS[rope.construction].toLowerCase()}).`,
-            remedy: 'Take a rope of an accepted kind, or a device declared for this one.',
+            remedy: 'Use a rope of an accepted kind, or a device declared for this one.',
           }
         : {
             severity: 'untested',
@@ -94,7 +94,7 @@ function againstRange({ rope, device, part }: RopeInDeviceInput, declaration: De
       code: 'fit.rope-too-thin',
       severity: 'stop',
       says: `${literal(rope.name)} is too thin for ${literal(device.name)}.`,
-      remedy: 'Take a thicker rope or a device declared for this diameter. A thin rope brakes less.',
+      remedy: 'Use a thicker rope or a device declared for this diameter. A thin rope brakes less.',
     });
   }
   if (diameterMm.low > maxDiameterMm) {
@@ -103,7 +103,7 @@ function againstRange({ rope, device, part }: RopeInDeviceInput, declaration: De
       code: 'fit.rope-too-thick',
       severity: 'stop',
       says: `${literal(rope.name)} is too thick for ${literal(device.name)}.`,
-      remedy: 'Take a thinner rope or a device declared for this diameter. A thick rope jams or does not feed.',
+      remedy: 'Use a thinner rope or a device declared for this diameter. A thick rope jams or does not feed.',
     });
   }
   if (severity !== 'clear') {
@@ -153,7 +153,7 @@ function thinRopeInPlainTube(input: RopeInDeviceInput): Finding[] {
       subject: ['device', part],
       says: `A tube without grooves brakes ${literal(rope.name)} little.`,
       because: 'It has {diameter~}; below {limit} smooth tubes are known to brake too little.',
-      remedy: 'Take a tube with brake grooves, or add a second connector and keep the hitch.',
+      remedy: 'Use a tube with brake grooves, or add a second connector and keep the hitch.',
       numbers: [
         { key: 'diameter', label: 'Diameter', quantity: 'diameterMm', value: diameterMm },
         { key: 'limit', label: 'Thin below', quantity: 'diameterMm', value: exactly(limitMm) },

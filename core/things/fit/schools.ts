@@ -27,13 +27,13 @@ const SCHOOLS: readonly School[] = [
     sides: [
       {
         label: 'Guide plate',
-        reasons: ['holds by itself', 'takes two ropes and is on the harness anyway'],
+        reasons: ['holds by itself', 'takes two ropes; you carry it anyway'],
         against: ['hard to pull rope through', 'hard to release under load', 'a thin half rope can flip inside'],
       },
       {
         label: 'Assisted cam',
         reasons: ['released by its handle under load', 'pulls through with little effort'],
-        against: ['one rope only', 'brakes less on thin or slick rope, and the hand stays on'],
+        against: ['one rope only', 'brakes less on thin or slick rope; keep the brake hand on the rope'],
       },
       {
         label: 'Toothed pulley',
@@ -84,7 +84,7 @@ const SCHOOLS: readonly School[] = [
     sides: [
       {
         label: 'As the maker shows it for this device',
-        reasons: ['the device was tested that way', 'partners who learned it from the leaflet expect it'],
+        reasons: ['the device was tested that way', 'partners who learned it from the instructions expect it'],
         against: ['it differs from device to device, and habits of the other one come back in a fright'],
         judgedBy: ['fit.threaded', 'fit.handed'],
       },
@@ -109,7 +109,10 @@ const SCHOOLS: readonly School[] = [
       {
         label: 'With the thumb on the cam for a moment',
         reasons: ['a clip is not short-roped', 'the other three fingers stay around the rope'],
-        against: ['who falls in that second is not braked while the thumb stays', 'a hand that cramps keeps it open'],
+        against: [
+          'a fall in that second is not held while the thumb is on the cam',
+          'a hand that cramps keeps it open',
+        ],
         judgedBy: ['catch.hand', 'hold.hand-alone'],
       },
       {
@@ -158,8 +161,8 @@ const SCHOOLS: readonly School[] = [
         label: 'On the harness directly',
         reasons: ['little load on a poor anchor'],
         against: [
-          'the body takes the load downwards: stance and tether must hold it',
-          'the hand is at the wrong side for a plate',
+          'the pull is down on your body: your stance and tether must take it',
+          'your hand is on the wrong side to brake a tube',
         ],
         judgedBy: ['friction.hand-too-weak', 'friction.hand-close', 'friction.hand-holds', 'belay.masses'],
       },

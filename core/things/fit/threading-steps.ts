@@ -27,7 +27,7 @@ const BOLLARD: readonly ThreadingStep[] = [
   {
     view: 'bollard-upper',
     does: 'Device upright. Pull the upper pin out, lay the line in beside the arm, push the pin home.',
-    see: 'The pin stands out on neither side, its head away from the palm. The device hangs on the line by itself.',
+    see: 'The pin is flush on both sides, its head away from your palm. The device hangs on the rope on its own.',
   },
   {
     view: 'bollard-around',

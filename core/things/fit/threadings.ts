@@ -31,7 +31,7 @@ export interface Threading {
  */
 export type ThreadingMode = 'brakes' | 'guides';
 
-const PULL = 'Brake hand on, pull sharply at the strand to the load.';
+const PULL = 'Brake hand on, pull sharply at the load strand.';
 
 const right = (happens: string, test = `${PULL} It holds.`): Threading => ({
   id: 'right',
@@ -42,19 +42,19 @@ const right = (happens: string, test = `${PULL} It holds.`): Threading => ({
 const connectorOnly: Threading = {
   id: 'connector-only',
   label: 'Around the connector only',
-  happens: 'The device hangs beside the rope and brakes nothing; what is left is half a turn of rope on metal.',
+  happens: 'The device does nothing; only the rope over the carabiner brakes.',
   test: `${PULL} The rope runs, and the device does not move with it.`,
 };
 const oneStrand: Threading = {
   id: 'one-strand',
   label: 'Only one of two strands',
   happens: 'On two strands the one that is not in the device is pulled through the anchor, and you fall.',
-  test: 'Count the strands above the device and below it: two and two. Then weigh it while something else still holds you.',
+  test: 'Count the strands above the device and below it: two and two. Then load it while something else still holds you.',
 };
 const bightMissed: Threading = {
   id: 'bight-missed',
   label: 'The connector misses the bight',
-  happens: 'The bight slips out of the device as soon as the rope is weighed.',
+  happens: 'The bight pulls out of the device as soon as you weight it.',
   test: `Look for the rope around the connector. ${PULL} The bight comes out.`,
 };
 
@@ -76,13 +76,13 @@ const GROOVED: readonly Threading[] = [
 const GUIDE: readonly Threading[] = [
   right(
     'The loaded strand lies above and presses on the brake strand.',
-    'Hand off and beside the rope: pull hard at the strand to the second. Nothing moves. The same for each strand by itself.',
+    'Let go with the brake hand, kept ready: pull hard on the second’s strand. Nothing moves. The same for each strand by itself.',
   ),
   {
     id: 'load-below',
     label: 'Loaded strand below',
-    happens: 'Nothing presses on the brake strand: whoever follows is not held.',
-    test: 'Hand off: pull at the strand to the second. The rope runs.',
+    happens: 'Nothing presses on the brake strand: the second is not held.',
+    test: 'Hand off: pull at the second’s strand. The rope runs.',
   },
   bightMissed,
 ];
@@ -101,8 +101,8 @@ const EIGHT: readonly Threading[] = [
   {
     id: 'flipped',
     label: 'Flipped over the large ring',
-    happens: 'The bight has slipped over the ring and draws tight around it: you hang and go nowhere.',
-    test: 'Keep the rope over the neck tight while you weigh it, and look at it before you lean out.',
+    happens: 'The rope has flipped over the big ring and locked: a girth hitch. You are stuck until you can unload it.',
+    test: 'Keep the rope over the neck tight while you load it, and look at it before you lean out.',
   },
   connectorOnly,
   oneStrand,
@@ -116,13 +116,13 @@ const MUNTER: readonly Threading[] = [
   {
     id: 'connector-only',
     label: 'One turn around the connector only',
-    happens: 'The rope does not cross itself: it brakes like a bare connector.',
+    happens: 'The rope does not cross itself: it brakes no more than a plain carabiner.',
     test: 'Pull at one strand and then at the other: nothing flips over, the rope runs.',
   },
   {
     id: 'at-gate',
     label: 'Brake strand at the gate',
-    happens: 'Rope that runs over the sleeve can unscrew it.',
+    happens: 'Rope running over a screw gate can unscrew it.',
     test: 'Look where the brake strand lies: at the spine, on the side away from the gate.',
   },
 ];
@@ -161,7 +161,7 @@ const BOLLARD: readonly Threading[] = [
   {
     id: 'backwards',
     label: 'Upside down',
-    happens: 'It grips when it is pushed up and runs when it is weighed.',
+    happens: 'It grips when it is pushed up and runs when it is loaded.',
     test: 'Pull it down by the lower eye: it slides. The eye for the connector is above.',
   },
 ];
@@ -174,7 +174,7 @@ const RELIEVER: readonly Threading[] = [
   {
     id: 'hitch-on-top',
     label: 'The hitch above the reliever',
-    happens: 'The hitch carries everything, heats and binds; the reliever below it is not weighed.',
+    happens: 'The hitch carries everything, heats and binds; the reliever below it is not loaded.',
     test: 'Hang in it: the reliever hangs loose and does not tilt.',
   },
   {

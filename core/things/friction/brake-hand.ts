@@ -221,11 +221,11 @@ function alongTheDescent(input: BrakeHandInput, figures: BrakeFigures): Finding 
       : redirectHelps
         ? 'Load and brake strand run side by side, so that the device turns the rope little'
         : 'With the whole weight on the rope';
-  const because = `${where}: {need~} is needed, the hand holds {hand~}${figures.handMeasured ? '' : ', estimated'}.`;
+  const because = `${where}: about {need~} is needed; this hand ${figures.handMeasured ? 'holds' : 'is estimated at'} {hand~}.`;
   const more = redirectHelps
     ? 'Lead the brake strand up through a connector above the device: the need falls to about {redirected}.'
     : !figures.withExtraN
-      ? 'Take a device with more friction or a thicker rope.'
+      ? 'Use a device with more friction or a thicker rope.'
       : 'Clip a second connector beside the first: the need falls to about {extra}.';
   const measure = figures.handMeasured ? '' : ' Measure the hand force: it may settle this.';
   const severity = tooLittle(margin, { stop: 1 });
@@ -312,7 +312,7 @@ function heldBack(input: BrakeHandInput, { topN, bottomN }: BrakeFigures): Findi
             : topN.best < limitN
               ? 'At the top the rope brakes by itself: it has to be fed.'
               : 'At the top the stiff rope may brake by itself: then it has to be fed.',
-        because: `${allTheWay ? 'The hand needs only {bottom~} at the bottom, and {top~} at the top.' : topN.best > 0 ? 'The rope below weighs so much that the hand needs only {top~} there.' : 'The rope below holds more there than the hand would have to.'} A light person gets stuck and is tempted to open the hitch.`,
+        because: `${allTheWay ? 'The hand needs only {bottom~} at the bottom, and {top~} at the top.' : topN.best > 0 ? 'The rope below weighs so much that the hand needs only {top~} there.' : 'The rope below holds more there than the hand would have to.'} A light person may not move, and is tempted to release the hitch.`,
         numbers: [
           force('top', 'Needed at the top', topN),
           ...(allTheWay ? [force('bottom', 'Needed at the bottom', bottomN)] : []),

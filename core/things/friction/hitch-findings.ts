@@ -114,7 +114,7 @@ function grip(input: HitchOnRopeInput): Finding {
     because,
     numbers,
     says: `By the estimate ${input.wraps} wraps are enough for this cord on this rope.`,
-    remedy: 'Test it all the same: it must bite before it is trusted.',
+    remedy: 'Test it anyway: it must grip before you trust it.',
   });
 }
 
@@ -155,7 +155,7 @@ function ratio(input: HitchOnRopeInput): Finding[] {
         numbers,
         says: 'The cord is thick for this rope and bites poorly.',
         because: '{cord} cord on {rope} rope is a ratio of {ratio}; practice takes 0.6 to 0.8.',
-        remedy: 'Take a thinner cord.',
+        remedy: 'Use a thinner cord.',
       }),
     ];
   }
@@ -168,7 +168,7 @@ function ratio(input: HitchOnRopeInput): Finding[] {
         numbers,
         says: 'The cord is thin for this rope: it binds hard and is hard to free.',
         because: '{cord} cord on {rope} rope is a ratio of {ratio}; practice takes 0.6 to 0.8.',
-        remedy: 'Take a thicker cord.',
+        remedy: 'Use a thicker cord.',
       }),
     ];
   }
@@ -184,7 +184,7 @@ function material({ cord }: HitchOnRopeInput): Finding[] {
         subject: ['hitch'],
         says: `${literal(cord.name)} melts at a low temperature: not as a sliding hitch.`,
         because: 'UHMWPE softens at about 145 °C, which a hitch that slides can reach, and it is slippery.',
-        remedy: 'Take a cord with a polyamide, polyester or aramid sheath.',
+        remedy: 'Use a cord with a polyamide, polyester or aramid sheath.',
       }),
     ];
   }
@@ -216,8 +216,8 @@ function small({ cord }: HitchOnRopeInput): Finding[] {
       severity: 'stop',
       subject: ['hitch'],
       says: `${literal(cord.name)} is too thin to hold a person.`,
-      because: 'It has {cord}; practice takes {least} at least for a hitch that must hold a person.',
-      remedy: 'Take a cord of 5 to 7 mm that suits the rope.',
+      because: 'It is {cord}; {least} is the usual minimum for a hitch that must hold a person.',
+      remedy: 'Use a cord of 5 to 7 mm that suits the rope.',
       numbers: [
         { key: 'cord', label: 'Cord', quantity: 'diameterMm', value: exactly(cordMm(cord)) },
         { key: 'least', label: 'Least', quantity: 'diameterMm', value: exactly(leastMm) },
@@ -264,11 +264,11 @@ function strength({ cord, climber }: HitchOnRopeInput): Finding {
     severity,
     subject: ['hitch'],
     says: severity === 'clear' ? 'The cord is strong enough for this load.' : 'The cord is weak for this load.',
-    because: `The loop holds {loop~}, the load with a jerk is {load}.`,
-    remedy: severity === 'clear' ? '' : 'Take a thicker or stronger cord.',
+    because: `The loop holds {loop~}, a shock load is {load}.`,
+    remedy: severity === 'clear' ? '' : 'Use a thicker or stronger cord.',
     numbers: [
       { key: 'loop', label: 'Strength of the loop', quantity: 'strengthKn', value: loopKn },
-      { key: 'load', label: 'Load with a jerk', quantity: 'strengthKn', value: exactly(loadKn) },
+      { key: 'load', label: 'Shock load', quantity: 'strengthKn', value: exactly(loadKn) },
       { key: 'margin', label: 'Strength over load', quantity: 'ratio', value: margin },
     ],
   });
@@ -287,7 +287,7 @@ function wiring({ strands, eyes, around = 'two' }: HitchInput): Finding[] {
         },
         strands === 'one'
           ? { severity: 'stop', says: 'The hitch holds only one of the two strands.' }
-          : { severity: 'untested', says: 'It is not said whether the hitch holds both strands.' },
+          : { severity: 'untested', says: 'Not entered yet: whether the hitch holds both strands.' },
       ),
     );
   }
@@ -302,7 +302,7 @@ function wiring({ strands, eyes, around = 'two' }: HitchInput): Finding[] {
         },
         eyes === 'one'
           ? { severity: 'stop', says: 'Only one end of the cord loop is clipped.' }
-          : { severity: 'untested', says: 'It is not said whether both ends of the cord loop are clipped.' },
+          : { severity: 'untested', says: 'Not entered yet: whether both ends of the cord loop are clipped.' },
       ),
     );
   }
@@ -318,7 +318,7 @@ function release({ kind, wraps: count, around = 'two' }: HitchOnRopeInput): Find
         code: 'hitch.hard-to-release',
         severity: 'mind',
         subject: ['hitch'],
-        because: 'After a stop you must be able to go on by yourself.',
+        because: 'After stopping you must be able to release it on your own.',
       },
       many
         ? {
@@ -327,7 +327,7 @@ function release({ kind, wraps: count, around = 'two' }: HitchOnRopeInput): Find
           }
         : {
             says: `A ${HITCHES[kind]} is hard to release once it holds your weight.`,
-            remedy: 'Take a French Prusik (autoblock) below the device, or carry what you need to unweight it.',
+            remedy: 'Use a French Prusik (autoblock) below the device, or carry what you need to unweight it.',
           },
     ),
   ];
@@ -342,7 +342,7 @@ function legLoop({ attachedTo, harness }: HitchInput): Finding[] {
       {
         code: known ? 'hitch.leg-loop-buckle' : 'hitch.leg-loop-unknown',
         subject: ['legLoop', 'harness'],
-        because: 'The hitch pulls on the leg loop with what the brake hand lets go.',
+        because: 'When you let go, the hitch pulls on the leg loop.',
       },
       known
         ? {

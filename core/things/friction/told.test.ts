@@ -32,12 +32,12 @@ describe('a hitch below the device', () => {
       "clear hitch.grips (hitch)
         By the estimate 4 wraps are enough for this cord on this rope.
         Estimated from wraps, fiber, diameters and conditions: 1.8× (1.4 to 2.5) of the wraps needed.
-        Test it all the same: it must bite before it is trusted.
+        Test it anyway: it must grip before you trust it.
         = Wraps there over wraps needed 1.85× (1.43 to 2.52); Wraps 4
       clear hitch.strength (hitch)
         The cord is strong enough for this load.
-        The loop holds 8.1 kN (6.7 to 9.6), the load with a jerk is 1.3 kN.
-        = Strength of the loop 8.1 kN (6.7 to 9.6); Load with a jerk 1.3 kN; Strength over load 6.1× (4.99 to 7.21)"
+        The loop holds 8.1 kN (6.7 to 9.6), a shock load is 1.3 kN.
+        = Strength of the loop 8.1 kN (6.7 to 9.6); Shock load 1.3 kN; Strength over load 6.1× (4.99 to 7.21)"
     `);
     expect(hitchOnRope(hitch).map((f) => f.code)).toEqual(['hitch.grips', 'hitch.strength']);
   });

@@ -57,7 +57,7 @@ export const deviceSchema = z.strictObject({
       4,
       60,
       'Hole for the connector',
-      'Its smallest inside width. Leave empty for a tube, which the rope bight holds.',
+      'Its smallest inside width. Leave empty for a tube: it has no hole that the carabiner hangs in.',
     ).nullable(),
   ),
   plateMm: under(SEAT, measure('diameterMm', 0.5, 30, 'Thickness of one plate at the hole').nullable()),

@@ -4,10 +4,10 @@ import type { Job } from './jobs.ts';
 export const DEFEATS = {
   'hand-around': 'a hand closed around it',
   'cam-pressed': 'a hard object or a hand on the cam',
-  'brake-strand-up': 'the brake strand led back up',
+  'brake-strand-up': 'brake strand pulled upwards',
   'strands-crossed': 'the load strand lying over the other',
-  'pushed-from-above': 'being pushed from above',
-  'side-load': 'side load over an edge',
+  'pushed-from-above': 'pushed from above',
+  'side-load': 'loaded sideways over an edge',
   'handle-pulled': 'the handle pulled in panic',
 } as const;
 export type Defeat = keyof typeof DEFEATS;

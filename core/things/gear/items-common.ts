@@ -26,5 +26,5 @@ export const condition = (what: string) =>
       unknown: 'Not looked over',
     },
     `Condition of the ${what}`,
-    'Cuts, soft or stiff places, melted or bleached fibre, seams; and how long its maker lets it be used.',
+    'Cuts, soft or stiff places, melted or bleached fibre, seams; and the maker’s maximum age.',
   );

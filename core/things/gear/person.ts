@@ -16,14 +16,14 @@ export const personSchema = z.strictObject({
     30,
     1000,
     'Measured hand force',
-    `Pull on a rope with one hand against a scale. Empty: ${HAND.best} N (${HAND.low} to ${HAND.high}) is reckoned with, an estimate.`,
+    `Grip a rope with one hand and pull on a luggage scale. Empty: ${HAND.best} N (${HAND.low} to ${HAND.high}) is assumed, an estimate.`,
   ).nullable(),
   armReachMm: measure(
     'lengthMm',
     200,
     1200,
     'Arm’s reach',
-    'From the belay loop straight up to the hand that still works well.',
+    'From the belay loop straight up to where your hand can still work.',
   ),
   legLoopDropMm: measure(
     'lengthMm',

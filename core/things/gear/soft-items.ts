@@ -84,7 +84,7 @@ export const cordSchema = z.strictObject({
   nominalDiameterMm: measure('diameterMm', 3, 12, 'Diameter on the label'),
   measuredDiameterMm: measuredDiameter('cord'),
   closure: choice({ 'double-fisherman': 'Double fisherman’s bend', sewn: 'Sewn' }, 'Loop closed by'),
-  cutLengthM: measure('lengthM', 0.5, 6, 'Cut length', 'Whole cord before the bend is tied.').nullable(),
+  cutLengthM: measure('lengthM', 0.5, 6, 'Cut length', 'Length of cord before tying the knot.').nullable(),
   loopLengthMm: measure(
     'lengthMm',
     100,
@@ -123,7 +123,7 @@ export const harnessSchema = z.strictObject({
     {
       sewn: 'Sewn shut, no buckle',
       rated: 'Buckle made to take load',
-      'not-rated': 'Buckle only holds the fit',
+      'not-rated': 'Buckle only adjusts the fit (not load-rated)',
       unknown: 'Not known',
     },
     'Leg loops',

@@ -36,7 +36,7 @@ export const tuningTrialSchema = z.strictObject({
     0,
     2000,
     'Creep in 60 s',
-    'Hands off, hanging still; against tape on the rope.',
+    'Hanging still, hands off: measured from a tape mark on the rope.',
   ).nullable(),
   bounceMm: measure('lengthMm', 0, 2000, 'Way in three bounces', 'Against the same tape.').nullable(),
   handForceN: measure('forceN', 0, 1000, 'Hand force going down', 'Going down about half a metre a second.').nullable(),

@@ -11,7 +11,7 @@ export function armReach(climber: Pick<Person, 'name' | 'armReachMm'>, extension
   ] as const;
   const base = {
     subject: ['extension', 'device'] as const,
-    because: 'The device hangs {extension~} up, the arm reaches {reach}.',
+    because: 'The device is {extension~} above the belay loop; your arm reaches {reach}.',
     numbers,
   };
   const remedy = 'Shorten the extension: another knot, or double the sling.';

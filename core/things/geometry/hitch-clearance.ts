@@ -54,7 +54,7 @@ function legFinding({ legMm, loopMm, perWrapMm }: HitchReach): Finding[] {
         code: 'geometry.cord-too-short',
         subject: ['hitch'],
         because: 'The loop is {loop~} long and each wrap takes {wrap}: {leg~} is left to clip, {asked} is asked for.',
-        remedy: 'Take a longer cord, or fewer wraps where the grip allows. Measure the loop to narrow the estimate.',
+        remedy: 'Use a longer cord, or fewer wraps where the grip allows. Measure the loop to narrow the estimate.',
         numbers: [
           { key: 'leg', label: 'Loop left to clip', quantity: 'lengthMm', value: legMm },
           { key: 'loop', label: 'Loop pulled flat', quantity: 'lengthMm', value: loopMm },
@@ -108,7 +108,7 @@ export function hitchClearanceFindings(input: ClearanceInput): Finding[] {
     { key: 'extension', label: 'Extension', quantity: 'lengthMm', value: input.extensionMm },
     { key: 'margin', label: 'Clearance asked for', quantity: 'lengthMm', value: exactly(marginMm) },
   ];
-  const because = `The loaded hitch reaches {reach~} up; ${pose} the clearance to the device is {worst~}.`;
+  const because = `Loaded, the hitch reaches {reach~} above the belay loop; ${pose} it is {worst~} from the device.`;
   const remedy =
     'Shorten the cord or add a wrap, lengthen the extension, or clip the hitch lower. Measure the loop and the extension to narrow the estimate.';
   const severity = tooLittle(worst, { stop: 0, mind: marginMm });

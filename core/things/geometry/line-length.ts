@@ -43,9 +43,9 @@ function endClosed({ rope, heightM, perHeight, extraM = 0, end, endsAt }: LineLe
       code: 'geometry.ends-unknown',
       severity: 'untested',
       subject,
-      says: 'It is not said whether the free end of the rope is knotted.',
+      says: 'Not entered yet: whether the free end of the rope is knotted.',
       because: 'An open end that comes up short runs through the device.',
-      remedy: 'Say it, and knot the end before anybody trusts the rope.',
+      remedy: 'Enter it, and knot the end before anyone uses the rope.',
     });
   }
   const toSpareM = minus(ropeLengthM(rope), exactly(perHeight * heightM + extraM));
@@ -67,7 +67,7 @@ function endClosed({ rope, heightM, perHeight, extraM = 0, end, endsAt }: LineLe
     surelyDown
       ? {
           severity: 'mind',
-          because: 'By the lengths entered {spare~} are to spare; a wrong length would not be noticed.',
+          because: 'On the lengths entered there is {spare~} to spare, but a wrong length would go unnoticed.',
         }
       : {
           severity: 'stop',
@@ -87,7 +87,7 @@ function pullStrand({ rope, heightM }: LineLengthInput): Finding[] {
       code: 'geometry.pull-strand-short',
       severity: 'mind',
       subject: ['ropeA', 'ropeEnds'],
-      says: 'The rope does not reach twice: the strand you go down, or the one that pulls it down, is too short.',
+      says: 'The rope is not twice the height: either your strand or the pull strand is too short.',
       because:
         'Both strands take {need}, knots apart there are {have~}. Blocked at its middle, it ends above the stance.',
       remedy:

@@ -86,7 +86,7 @@ function reaches({ ropeB, endsAt, descentM }: RopeBudgetInput, budget: RopeBudge
     numbers,
   };
   const remedy =
-    'Take a longer rope, join two, find the middle exactly, or plan a stance on the way. Measure the rope to narrow the estimate.';
+    'Use a longer rope, join two, find the middle exactly, or plan a stance on the way. Measure the rope to narrow the estimate.';
   const severity = tooLittle(marginM, { stop: 0, mind: asked });
   if (severity === 'stop') {
     return finding({
@@ -111,7 +111,7 @@ function reaches({ ropeB, endsAt, descentM }: RopeBudgetInput, budget: RopeBudge
     code: 'geometry.rope-reaches',
     severity: 'clear',
     says: `Both rope ends reach ${place}, the shorter by {margin~}.`,
-    remedy: 'See both ends lying there before you go; where you cannot see them, the knots decide.',
+    remedy: 'See both ends on the ground before you go. If you cannot, the knots in the ends are what protects you.',
   });
 }
 
@@ -126,7 +126,7 @@ function middleMarked({ ropeA, ropeB, middleMissM }: RopeBudgetInput): Finding[]
         code: 'geometry.middle-unmarked',
         subject: ['ropeEnds'],
         because:
-          'Found by flaking from both ends it is missed by about {least}, guessed by several metres; the ends then differ by twice that.',
+          'Flaked from both ends you can be {least} off, guessing several metres; the ends then differ by twice that.',
         remedy: 'Enter by how much it may be missed, mark the middle, or see both ends on the ground.',
         numbers: [
           { key: 'miss', label: 'Middle missed by, as entered', quantity: 'lengthM', value: exactly(middleMissM) },
@@ -157,7 +157,7 @@ function endsClosed({ ends, endsAt }: RopeBudgetInput, { marginM }: RopeBudget):
       code: 'geometry.ends-unknown',
       severity: 'untested',
       subject,
-      says: 'It is not said whether the rope ends are knotted.',
+      says: 'Not entered yet: whether the rope ends are knotted.',
       because: 'An open end that comes up short lets the device run off the rope.',
       remedy: 'Say it, and knot both ends before anyone goes down.',
     });

@@ -35,10 +35,10 @@ export function ropeLengthFinding({ rope, heightM, perHeight, extraM = 0 }: Rope
         : severity !== 'clear'
           ? `${literal(rope.name)} may be too short for this height.`
           : `${literal(rope.name)} is long enough, by {margin~}.`,
-    because: `The job takes {need}${perHeight > 1 ? ', up and down' : ''}${extraM > 0 ? ', with the tie-in knot and the belayer’s way from the wall' : ''}; after a knot in the end there are {have~}.`,
+    because: `You need {need}${perHeight > 1 ? ', up and down' : ''}${extraM > 0 ? ', with the tie-in knot and the belayer’s way from the wall' : ''}; after the end knot you have {have~}.`,
     remedy:
       severity === 'clear'
-        ? 'Knot the end all the same.'
+        ? 'Knot the end anyway.'
         : severity === 'untested'
           ? 'Measure the rope, or see its end where it has to reach; knot the end before anybody trusts it.'
           : 'Use a longer rope, and knot the end before anybody trusts it.',

@@ -46,7 +46,7 @@ describe('whether a device is tuned to a rope', () => {
   it('another rope, a washed one, a worn bollard, a moved setting: not any more', () => {
     expect(state(tuned, { ...line, id: 'another' })).toEqual({
       kind: 'changed',
-      why: 'the bollard was set for another rope since',
+      why: 'the bollard has since been set for another rope',
     });
     expect(state([...tuned, event(3, 'washed')])).toMatchObject({
       kind: 'stale',

@@ -74,7 +74,7 @@ export function tuningState(device: Pick<Device, 'tunings' | 'bollardSettings'>,
     const why =
       cause.kind === 'event'
         ? `${TUNING_EVENTS[cause.what].toLowerCase()} since`
-        : 'the bollard was set for another rope since';
+        : 'the bollard has since been set for another rope';
     return before === null ? { kind: 'changed', why } : { kind: 'stale', setting: before, why };
   }
   const next = nextTrial(trials, settings);
@@ -84,7 +84,7 @@ export function tuningState(device: Pick<Device, 'tunings' | 'bollardSettings'>,
       : { kind: 'stale', setting: before, why: 'it is being tuned anew' };
   const { setting } = next;
   if (!sameState(last.rope, ropeStateOf(rope)))
-    return { kind: 'stale', setting, why: 'thickness, sheath or stiffness of the rope were other ones then' };
+    return { kind: 'stale', setting, why: 'the rope’s diameter, sheath or stiffness was different then' };
   if (last.setting !== setting) return { kind: 'stale', setting, why: 'another setting was tried since' };
   const good = trials.filter((t) => t.setting === setting);
   return { kind: 'tuned', setting, at: last.at, massKg: Math.min(...good.map((t) => t.massKg)), weather: last.weather };

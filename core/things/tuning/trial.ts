@@ -13,10 +13,10 @@ export type TrialResult = Pick<TuningTrial, 'creepMm' | 'bounceMm' | 'handForceN
 
 /** Why a trial is not good, in the order in which it is done. */
 export const TRIAL_FAULTS = {
-  creeps: 'It creeps while one hangs still',
+  creeps: 'It creeps while you hang still',
   bounces: 'It slips when one bounces',
-  'hard-down': 'It takes more than an easy pull to go down',
-  'hard-up': 'Rope is drawn through it only with force',
+  'hard-down': 'Going down takes a hard pull',
+  'hard-up': 'The rope pulls through only with force',
   sticks: 'It does not let go and hold again',
 } as const;
 export type TrialFault = keyof typeof TRIAL_FAULTS;

@@ -6,7 +6,7 @@ import {
   clipped,
   ends,
   gate,
-  led,
+  brakeStrand,
   lie,
   load,
   pairs,
@@ -39,17 +39,16 @@ const DRAWN: Partial<Record<NonNullable<ReturnType<typeof kindOf>>, (answer: str
       'Opposed, hinges alike': twoGates(-1, false),
     })[answer] ?? null,
   'brake-side': (answer) => ({ 'The grooves': brakeSide(true), 'The smooth side': brakeSide(false) })[answer] ?? null,
-  'load-strand': (answer) =>
-    ({ 'The strand to the second': above(true), 'The brake strand': above(false) })[answer] ?? null,
+  'load-strand': (answer) => ({ 'The second’s strand': above(true), 'The brake strand': above(false) })[answer] ?? null,
   'strands-lie': (answer) =>
     ({ 'Side by side': lie('beside'), Crossed: lie('crossed'), 'One over the other': lie('over') })[answer] ?? null,
   'brake-led': (answer) =>
     answer.startsWith('Straight down')
-      ? led('down')
+      ? brakeStrand('down')
       : answer.startsWith('Up through')
-        ? led('up')
+        ? brakeStrand('up')
         : answer === 'Over an edge'
-          ? led('edge')
+          ? brakeStrand('edge')
           : null,
   'device-strands': (answer) =>
     ({

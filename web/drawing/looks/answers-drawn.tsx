@@ -146,7 +146,7 @@ export const lie = (how: 'beside' | 'crossed' | 'over') => (
   </>
 );
 /** Where the brake strand goes from the device. */
-export const led = (how: 'down' | 'up' | 'edge') => (
+export const brakeStrand = (how: 'down' | 'up' | 'edge') => (
   <>
     {how === 'edge' && <path d="M76 70H160V120H76Z" fill="var(--rock)" stroke="var(--rock-line)" strokeWidth="2" />}
     {how === 'up' && <ConnectorDrawn x={112} y={24} oval height={44} />}

@@ -14,7 +14,7 @@ import {
 export const cleanAnchor = procedure({
   id: 'clean-anchor',
   title: 'Clean a top anchor and rappel',
-  purpose: 'You arrive at the anchor of a single pitch, belayed from below, and leave nothing behind but two rings.',
+  purpose: 'You reach the top anchor, belayed from below, and want to rappel, leaving only the fixed rings.',
   lanes: [
     lane('belay', 'Belay from below', [[is('rope.tied'), is('rope.through', 'anchor')]], false),
     lanyardLane,
@@ -76,7 +76,7 @@ export const cleanAnchor = procedure({
     never(
       'one-ring',
       'untested',
-      'Everything hangs on one ring.',
+      'You hang on one ring only.',
       is('where', 'up'),
       is('lanyard.on', 'no'),
       is('rope.through', 'one-ring'),
@@ -150,8 +150,8 @@ export const cleanAnchor = procedure({
     ),
     step(
       'rope-clip',
-      'Pull up about 9 m of rope, tie a bight and clip it to the harness.',
-      'The knot is clipped and locked; it carries nothing.',
+      'Pull up a few metres of rope (some take 9 m). Tie a knot on a bight and clip it to your belay loop with a locking carabiner.',
+      'The knot is clipped to the belay loop and locked. You do not hang on it: it only stops you dropping the rope.',
       {
         can: [is('rope.clipped', 'no'), not('rope.through', 'rings', 'one-ring')],
         sets: [to('rope.clipped', 'yes')],
@@ -216,14 +216,17 @@ export const cleanAnchor = procedure({
       ],
       sets: [to('stripped', 'yes')],
     }),
-    callGoing('Call that you are coming down, and hear the answer.', 'Partner answers and steps out of the fall line.'),
+    callGoing(
+      'Call that you are coming down, and hear the answer.',
+      'Your partner answers and moves out of the rockfall zone.',
+    ),
     step('go', 'Go down, pushing the hitch along.', 'You see both ends before you reach them.', {
       can: [is('lanyard.on', 'no'), is('weight', 'device'), is('called')],
       sets: [to('going', 'yes')],
     }),
     step(
       'ground',
-      'Stand on the ground, take the device off and call that the rope is free.',
+      'Stand on the ground. Take hitch and device off the rope, then call that the rope is free.',
       'You are out of the fall line; partner answers.',
       {
         can: [is('going')],

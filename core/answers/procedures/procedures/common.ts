@@ -81,7 +81,7 @@ export const doubledDevice = {
     step(
       'device-thread',
       `Put the device on both strands, on ${where}.`,
-      'Two strands in two slots; the connector catches both and the retaining loop.',
+      'Both strands in their slots; the carabiner goes through both bights and the keeper loop.',
       {
         can: [is('rope.down'), is('device.on', 'no')],
         sets: [to('device.on', 'yes'), to('device.strands', 'both')],
@@ -158,7 +158,7 @@ export const HITCH_BELOW_STEP = {
     ),
     step(
       'hitch-test',
-      'Let the hitch bind and take the brake hand off, over the slack lanyard.',
+      'With the lanyard still clipped and slack, let the hitch grip and take your brake hand off.',
       'The hitch holds without the hand, and lets go again when it is pushed.',
       {
         can: [is('hitch.on'), not('weight', 'feet')],
@@ -171,7 +171,7 @@ export const HITCH_BELOW_STEP = {
 };
 
 /** Whoever belays off the ground hangs on the anchor by an attachment of their own. */
-export const belayerFact = flag('belayerOn', 'the belayer hangs on the anchor by an own attachment');
+export const belayerFact = flag('belayerOn', 'the belayer hangs on the anchor by their own attachment');
 export const belayerOn = step(
   'belayer-on',
   'Attach yourself to the anchor.',
@@ -187,7 +187,7 @@ export const callClimb = (...more: Condition[]) =>
   });
 /** Up on a rope from above, with no slack left in it. */
 export const climbTight = (who: string, does: string) =>
-  step('climb', does, 'Never more slack than an arm’s length.', {
+  step('climb', does, 'At most a hand’s width of slack.', {
     who,
     can: [is('rope.on'), is('where', 'ground')],
     sets: [to('where', 'up'), to('weight', 'rope')],

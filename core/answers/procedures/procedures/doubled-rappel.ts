@@ -48,7 +48,13 @@ export const doubledRappel = procedure({
       is('rope.middle', 'no'),
       is('ends', 'both'),
     ),
-    never('roll', 'fall', 'A knot with short tails rolls open.', is('going'), is('rope.knot', 'short')),
+    never(
+      'roll',
+      'fall',
+      'A flat overhand with short tails can roll off the ends.',
+      is('going'),
+      is('rope.knot', 'short'),
+    ),
     never(
       'burn',
       'stranded',
@@ -118,10 +124,15 @@ export const doubledRappel = procedure({
       'Call that you are going, and hear the answer.',
       'Partner answers; hair, straps and gloves are clear of the device.',
     ),
-    step('go', 'Go down, smoothly, pushing the hitch along.', 'You see both ends before you reach them.', {
-      can: [is('lanyard.on', 'no'), is('weight', 'device'), is('called')],
-      sets: [to('going', 'yes')],
-    }),
+    step(
+      'go',
+      'Rappel smoothly. Brake hand on the rope; the other hand pushes the hitch from above and never grips it.',
+      'You see both ends before you reach them.',
+      {
+        can: [is('lanyard.on', 'no'), is('weight', 'device'), is('called')],
+        sets: [to('going', 'yes')],
+      },
+    ),
     step('ground', 'Stand on the ground and take device and hitch off.', 'You are clear of rockfall.', {
       can: [is('going')],
       sets: [

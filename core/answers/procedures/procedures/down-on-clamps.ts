@@ -14,7 +14,7 @@ const cam = (id: string, label: string) =>
  */
 export const downOnClamps = procedure({
   id: 'down-on-clamps',
-  title: 'Back down on two clamps, a little at a time',
+  title: 'Down-climbing the rope on two ascenders, a little at a time',
   purpose:
     'For a few metres. Further down, change to a descender: it goes on below the clamps and carries before they come off.',
   lanes: [
@@ -98,13 +98,13 @@ export const downOnClamps = procedure({
     ),
     step(
       'upper-open',
-      'Hang in the lower clamp. Lift the upper one a little and hold its cam open.',
+      'Sit in the lower ascender. Push the upper one up a few millimetres to unload it, then hold its cam open. Never unclip it.',
       'Its tether hangs slack.',
       {
         can: [not('weight', 'upper'), is('upper.cam', 'shut')],
         sets: [to('upper.cam', 'open')],
         wrongs: [
-          wrong('loaded', 'it is thumbed open while you hang in it', to('weight', 'upper'), to('upper.cam', 'open')),
+          wrong('loaded', 'you open its cam while hanging on it', to('weight', 'upper'), to('upper.cam', 'open')),
           wrong('lower', 'the cam of the lower one is opened, in which you hang', to('lower.cam', 'open')),
         ],
       },
@@ -170,7 +170,7 @@ export const downOnClamps = procedure({
     step(
       'lower-off',
       'Take the lower clamp off and walk away from the rope.',
-      'Both hang on the harness; the rope is free for who comes next.',
+      'Both hang on the harness; the rope is free for the next person.',
       {
         can: [is('where', 'ground')],
         sets: [to('lower.on', 'no'), to('lower.locked', 'no'), to('lower.tested', 'no'), to('off', 'yes')],

@@ -35,7 +35,7 @@ const threading: Step[] = (Object.keys(THREADINGS) as (keyof typeof THREADINGS)[
 const lockOff: Step[] = [
   step(
     'jam-once',
-    'Feet on the wall: swing the brake strand up and jam it deep between load strand and ring.',
+    'Feet on the wall: pull the brake strand up and jam it between the load strand and the big ring.',
     'It sits deep and bites; the hand stays on the strand.',
     {
       only: { lockOff: 'feet' },
@@ -51,7 +51,7 @@ const lockOff: Step[] = [
   }),
   step(
     'horn-once',
-    'Hanging free: keep the full wrap of friction and cross the brake strand over one horn.',
+    'Hanging free: keep the brake hand low and wrap the brake strand over one ear.',
     'Nothing ran while it crossed; the hand stays on the strand.',
     {
       only: { lockOff: 'free' },
@@ -146,7 +146,7 @@ export const eight = procedure({
     step(
       'eight-clip',
       'Turn the eight and clip its small ring to the belay loop.',
-      'It never was in the air unclipped.',
+      'It was never unclipped from you.',
       {
         can: [is('eight.threaded', 'right', 'left'), is('clear')],
         sets: [to('eight.on', 'yes')],
@@ -179,7 +179,7 @@ export const eight = procedure({
     step(
       'go',
       'Go down; more friction with the hand behind the hip, less with it out.',
-      'Even pace; the eight stays cool enough to touch.',
+      'Steady pace; if the device is too hot to touch you are going too fast.',
       {
         can: [is('lanyard.on', 'no'), is('weight', 'eight'), is('called')],
         sets: [to('going', 'yes')],

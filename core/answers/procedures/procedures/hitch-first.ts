@@ -102,7 +102,7 @@ export const hitchFirst = procedure({
       can: [is('lanyard.on', 'no'), is('device.on')],
       sets: [to('going', 'yes')],
     }),
-    step('ground', 'Stand, take device and hitch off, call.', 'Above the tide, out of rockfall.', {
+    step('ground', 'Stand, take device and hitch off, call.', 'You are clear of rockfall (and of the tide).', {
       can: [is('going')],
       sets: [to('where', 'ground'), to('weight', 'feet'), to('device.on', 'no'), to('hitch.on', 'no')],
       mustHold: 0,

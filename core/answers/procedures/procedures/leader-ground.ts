@@ -18,7 +18,7 @@ const belayer = { who: 'belayer' } as const;
 
 /**
  * Belay a leader from the ground and lower them. Until the first piece is clipped the rope holds nobody; from then on
- * the brake hand does. What a fall does on the way is asked with *If they fall*.
+ * the brake hand does. What a fall does on the way is asked with *If the leader falls*.
  */
 export const leaderFromGround = procedure({
   id: 'leader-ground',
@@ -95,7 +95,7 @@ export const leaderFromGround = procedure({
     never(
       'no-top',
       'fall',
-      'The leader is lowered on what the rope runs through last, and it is not the anchor.',
+      'The leader is being lowered off the last piece, not off the anchor.',
       is('going'),
       is('top', 'none'),
     ),
@@ -146,12 +146,17 @@ export const leaderFromGround = procedure({
       sets: [to('stance', 'close')],
     }),
     callClimb(is('where', 'ground')),
-    step('spot', 'Stand below with both hands up, enough slack in the rope.', 'Hands at the hips of the leader.', {
-      ...belayer,
-      can: [is('where', 'ground', 'low'), is('stance', 'close')],
-      sets: [to('spotted', 'yes'), to('hand', 'off')],
-    }),
-    step('start', 'Climb to the first piece.', 'No higher than you would jump.', {
+    step(
+      'spot',
+      'Before the first piece is clipped, spot the leader, with enough slack for the first moves.',
+      'Your hands are up, near the leader’s hips.',
+      {
+        ...belayer,
+        can: [is('where', 'ground', 'low'), is('stance', 'close')],
+        sets: [to('spotted', 'yes'), to('hand', 'off')],
+      },
+    ),
+    step('start', 'Climb to the first piece.', 'No higher than you could safely fall.', {
       who: 'leader',
       can: [is('where', 'ground'), is('rope.on'), is('down', 'no')],
       sets: [to('where', 'low')],
@@ -180,7 +185,7 @@ export const leaderFromGround = procedure({
     step(
       'clip-top',
       'Put the rope through the anchor.',
-      'Two points, every gate locked or two gates against each other.',
+      'Two points, each with a locked gate or two carabiners opposed.',
       { who: 'leader', can: [is('where', 'up')], sets: [to('top', 'through')] },
     ),
     step('call-top', 'Call “take”, hear the answer, and feel the rope go tight.', 'The rope pulls at the harness.', {

@@ -65,7 +65,7 @@ export const leaderFromStance = procedure({
     never(
       'past',
       'drop',
-      'Nothing above the stance is clipped: a fall goes past the belayer, twice as far as was climbed, and pulls from below.',
+      'No piece above the belay is clipped: the leader falls past the belayer, twice as far as they climbed, and pulls from below.',
       is('leads'),
       is('piece', 'none'),
     ),
@@ -103,7 +103,7 @@ export const leaderFromStance = procedure({
     step(
       'upward-hold',
       'See that the anchor holds a pull upward as well.',
-      'A bolt does; stacked pieces need one that is set against it.',
+      'A bolt does; trad gear needs an upward-pull piece.',
       { ...belayer, only: direct, sets: [to('upward', 'yes')] },
     ),
     step(
@@ -194,7 +194,7 @@ export const leaderFromStance = procedure({
     step(
       'call-off',
       'Call, with the name, that you may be taken off; hear the answer.',
-      'Attached, locked and weighed before the call.',
+      'Attached, locked and tested with your weight before the call.',
       { who: 'both', can: [is('there'), is('lanyard.locked'), is('lanyard.tested')], sets: [to('told', 'yes')] },
     ),
     step('rope-out', 'Only after that call take the rope out of the device.', 'Your own attachment stays on.', {

@@ -184,7 +184,7 @@ export const lowerSecond = procedure({
     step(
       'hitch-off',
       'Take off hitch, sling and redirect; the plate belays as before.',
-      'The strand to the second lies above the brake strand.',
+      'The second’s strand lies above the brake strand.',
       {
         ...belayer,
         can: [is('down'), is('tilted', 'no'), not('hitch.on', 'no')],

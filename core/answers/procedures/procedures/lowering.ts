@@ -86,7 +86,7 @@ export const untie = step('untie', 'Untie and call that the rope is free.', 'The
 export const lowerFromAnchor = procedure({
   id: 'lower-anchor',
   title: 'Lower somebody from an anchor',
-  purpose: 'Device at the anchor, brake strand led up through a connector above it; the person waits on a lanyard.',
+  purpose: 'Device at the anchor, brake strand led up through a connector above it; the person waits clipped in.',
   lanes: [lanyardLane, lane('rope', 'Rope', [[...tiedAndThreaded, is('brake', 'over')]])],
   variants: [],
   variables: [
@@ -213,7 +213,7 @@ export const lowerFromGround = procedure({
       'The rope holds; the belayer stands firm and the brake hand does not slip.',
       { can: [is('rope.on')], sets: [to('where', 'low')], tests: 'rope' },
     ),
-    step('climb', 'Climb; the belayer takes in at once.', 'Never more slack than an arm’s length.', {
+    step('climb', 'Climb; the belayer takes in at once.', 'At most a hand’s width of slack.', {
       can: [is('rope.on'), is('down', 'no')],
       sets: [to('where', 'up'), to('weight', 'rope')],
       wrongs: [wrong('slack', 'slack is left hanging', to('where', 'up'), to('weight', 'rope'), to('slack', 'yes'))],

@@ -9,7 +9,7 @@ export const pickOff = procedure({
   id: 'pick-off',
   title: 'Pick off somebody who hangs motionless',
   purpose:
-    'For people who were trained in it and have tried it. Otherwise: call for help, go to the casualty only where you cannot come to hang as well, keep the airway free, lift the legs. Motionless hanging kills within minutes: under five is the plan, ten about the limit.',
+    'For people who were trained in it and have tried it. Otherwise: call for help, go to the casualty only where you cannot come to hang as well, keep the airway free, lift the legs. Hanging motionless can become life-threatening within minutes; get them down as fast as you safely can.',
   lanes: [
     lane('device', 'Your device', [
       [is('tied'), is('threaded', 'right')],
@@ -36,8 +36,8 @@ export const pickOff = procedure({
     flag('spare.locked', 'both connectors of the second link are locked'),
     flag('friction', 'friction for two is in your device, as you tried it', 'your device brakes for one'),
     fact('third', ['none', 'on', 'hauled'], {
-      on: 'the third hand is rigged above the casualty’s device',
-      hauled: 'the third hand carries the casualty',
+      on: 'the mini haul is rigged above the casualty’s device',
+      hauled: 'the mini haul carries the casualty',
     }),
     fact('stuck', ['carries', 'free', 'off'], {
       carries: 'the casualty hangs in a device of their own',
@@ -78,7 +78,7 @@ export const pickOff = procedure({
     never(
       'link-slack',
       'drop',
-      'The casualty hangs in the third hand over a slack link: when it slips, they drop onto it.',
+      'The casualty hangs in the mini haul over a slack link: when it slips, they drop onto it.',
       is('stuck', 'free'),
       is('link', 'slack'),
     ),
@@ -142,7 +142,7 @@ export const pickOff = procedure({
       is('going'),
       is('lanyards', 'on'),
     ),
-    never('third-left', 'stranded', 'The third hand is still on the rope.', is('going'), is('third', 'on', 'hauled')),
+    never('third-left', 'stranded', 'The mini haul is still on the rope.', is('going'), is('third', 'on', 'hauled')),
     never('ascender-left', 'stranded', 'Your ascender is still on the rope.', is('going'), is('ascenders', 'on')),
     never(
       'too-little',
@@ -197,7 +197,7 @@ export const pickOff = procedure({
     step(
       'friction-add',
       'Add friction for two: the next groove, a connector more, a turn more, as you tried it.',
-      'The knot still locks your device off.',
+      'Your device is still locked off.',
       {
         can: [is('tied')],
         sets: [to('friction', 'yes')],
@@ -205,7 +205,7 @@ export const pickOff = procedure({
     ),
     step(
       'third-on',
-      'Third hand above the casualty’s device: a grab or hitch on the rope, a pulley, and down to the casualty.',
+      'Mini haul (3:1) above the casualty’s device: a grab or hitch on the rope, a pulley, and down to the casualty.',
       'The grab bites when it is pulled.',
       {
         can: [is('third', 'none'), is('stuck', 'carries'), is('tied')],
@@ -216,10 +216,15 @@ export const pickOff = procedure({
       can: [is('third', 'on'), is('stuck', 'carries'), is('tied')],
       sets: [to('third', 'hauled'), to('stuck', 'free')],
     }),
-    step('stuck-off', 'Take the casualty’s device off the rope, or fix it open.', 'The rope runs past it.', {
-      can: [is('stuck', 'free'), is('tied')],
-      sets: [to('stuck', 'off')],
-    }),
+    step(
+      'stuck-off',
+      'When it carries nothing and your link is tight, take the casualty’s device off the rope.',
+      'The rope runs past it.',
+      {
+        can: [is('stuck', 'free'), is('tied')],
+        sets: [to('stuck', 'off')],
+      },
+    ),
     step(
       'lanyards-off',
       'Find everything else of the casualty’s that is on the rope, and take it off.',
@@ -229,11 +234,11 @@ export const pickOff = procedure({
         sets: [to('lanyards', 'off')],
       },
     ),
-    step('third-ease', 'Ease the third hand until the link carries.', 'The casualty hangs in your device.', {
+    step('third-ease', 'Ease the mini haul until the link carries.', 'The casualty hangs in your device.', {
       can: [is('third', 'hauled'), is('stuck', 'off'), is('tied')],
       sets: [to('third', 'on')],
     }),
-    step('third-off', 'Take the third hand off the rope.', 'Nothing of it is left above you.', {
+    step('third-off', 'Take the mini haul off the rope.', 'Nothing of it is left above you.', {
       can: [is('third', 'on'), is('tied')],
       sets: [to('third', 'none')],
     }),
@@ -251,7 +256,7 @@ export const pickOff = procedure({
     }),
     step(
       'ground',
-      'On the ground let the casualty down beside you, loosen nothing in haste, and tell those who come when it began.',
+      'On the ground lay the casualty flat, check airway and breathing, start normal first aid, and tell the rescuers how long they hung.',
       'Somebody stays with them.',
       {
         can: [is('going')],

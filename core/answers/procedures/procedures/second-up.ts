@@ -12,8 +12,7 @@ const belayer = { who: 'belayer' } as const;
 export const secondUp = procedure({
   id: 'second-up',
   title: 'Belay a second up and attach them',
-  purpose:
-    'A plate at the anchor that grips by itself; whoever arrives is clipped in before the rope leaves the plate.',
+  purpose: 'A plate at the anchor that grips hands-off; the second is clipped in before the rope leaves the plate.',
   lanes: [
     lane('rope', 'Rope in the plate', [[is('tie', 'finished'), is('plate', 'load-above'), is('overridden', 'no')]]),
     lane('clip', 'Clove hitch', [[is('tie', 'finished')]]),
@@ -25,7 +24,7 @@ export const secondUp = procedure({
       none: 'nobody is tied in',
     }),
     fact('plate', ['none', 'load-above', 'load-below'], {
-      'load-above': 'the strand to the second lies above the brake strand',
+      'load-above': 'the second’s strand lies above the brake strand',
       none: 'no rope is in the plate',
     }),
     belayerFact,
@@ -61,7 +60,7 @@ export const secondUp = procedure({
     step(
       'plate-thread',
       'Hang the plate at the anchor by its own eye and put the rope in.',
-      'The strand to the second lies above the brake strand.',
+      'The second’s strand lies above the brake strand.',
       {
         ...belayer,
         can: [is('plate', 'none')],
@@ -69,7 +68,7 @@ export const secondUp = procedure({
         wrongs: [
           wrong(
             'load-below',
-            'the strand to the second lies below the brake strand',
+            'the second’s strand lies below the brake strand',
             to('rope.on', 'yes'),
             to('plate', 'load-below'),
           ),
@@ -89,7 +88,7 @@ export const secondUp = procedure({
     }),
     step(
       'plate-weigh',
-      'Lean back into the rope, still on the ground; the belayer takes the hand off for that.',
+      'Second: lean back on the rope, still on the ground. Belayer: open your brake hand around the rope; the plate must hold.',
       'The plate holds by itself; nothing creeps.',
       { who: 'second', can: [is('rope.on'), is('tie', 'unfinished', 'finished'), is('slack', 'no')], tests: 'rope' },
     ),
@@ -111,7 +110,7 @@ export const secondUp = procedure({
         wrongs: [
           wrong(
             'on-connector',
-            'it is laid turn by turn on the connector, and the brake strand is led up and loaded',
+            'it is wrapped onto the carabiner turn by turn, and the brake strand is led up and loaded',
             to('overridden', 'yes'),
           ),
         ],

@@ -33,7 +33,7 @@ export const selfBelayAgain = procedure({
     never(
       'old',
       'stranded',
-      'Device or hitch of the way down is still on the rope: no rope comes through, and it holds you down.',
+      'Device or hitch of the way down is still on the rope: the rope cannot feed and you cannot climb up.',
       is('where', 'up'),
       is('old', 'on'),
     ),
@@ -53,7 +53,7 @@ export const selfBelayAgain = procedure({
     }),
     step(
       'rope-fix',
-      'Say which strand is fixed, and what you saw of its knot when you left the anchor; then pull at it.',
+      'Say aloud which strand is fixed and what its knot looked like. Then load-test it.',
       'It does not come down. After somebody else used it: look at the anchor again.',
       {
         can: [is('where', 'ground')],

@@ -3,12 +3,12 @@ import { selfBelayFacts, selfBelayLanes, selfBelayNever, selfBelayUp } from './s
 import { lanyardFact, lanyardLane, lanyardOff, lanyardOn } from './common.ts';
 
 /**
- * Alone on a top rope with two grabs: tried near the ground, at the top an own sling before anything comes off, a
+ * Alone on a top rope with two grabs: tried near the ground, at the top your own sling before anything comes off, a
  * stopper knot until the device carries, and down with a hitch kept on.
  */
 export const selfBelayTopRope = procedure({
   id: 'alone-top-rope',
-  title: 'Alone on a top rope, up and down again',
+  title: 'Top-rope self-belay, up and back down',
   purpose: 'Two grabs on the way up; at the top the change to a rappel, a hitch below the device on the way down.',
   lanes: [
     ...selfBelayLanes,
@@ -77,7 +77,7 @@ export const selfBelayTopRope = procedure({
     step(
       'rope-fix',
       'Fix the strand you climb on at the anchor, and look at it from above.',
-      'Two points, each good enough by itself; a knot in a locked connector; over no edge, wherever you swing.',
+      'Two solid anchor points, a knot in a locked carabiner, no edge anywhere you might swing.',
       {
         can: [is('where', 'ground')],
         sets: [to('rope', 'fixed')],
@@ -144,7 +144,7 @@ export const selfBelayTopRope = procedure({
     }),
     step(
       'hitch-test',
-      'Let the hitch bind and take the hand off, over the slack sling.',
+      'With the sling still clipped, let the hitch grip and take your brake hand off.',
       'It holds without the hand.',
       {
         can: [is('hitch.on'), is('weight', 'device')],

@@ -87,7 +87,7 @@ export const selfBelayUp: readonly Step[] = [
   ),
   step(
     'first-try',
-    'Half a metre up let go with both hands, on the first grab alone.',
+    'Half a metre up, sit on the first device only and let go with both hands. Do the same with the second.',
     'It ran less than a hand’s width.',
     {
       can: [is('first.on'), is('where', 'ground', 'low')],

@@ -8,7 +8,7 @@ export const singleRappel = procedure({
   id: 'single-rappel',
   title: 'Set up and descend one strand',
   purpose:
-    'From flat ground above the edge: the rope tied to the anchor, or blocked at the rings so that it can be pulled down.',
+    'From flat ground above the edge: the rope tied to the anchor, or blocked at the rings (knot block) so that you can pull it down.',
   lanes: [
     lanyardLane,
     lane('device', 'Device', [[is('device.rope', 'main'), is('rope.held', ...HELD)]]),
@@ -141,7 +141,7 @@ export const singleRappel = procedure({
     ),
     step(
       'hitch-test',
-      'Let the hitch bind and take the brake hand off, over the slack lanyard.',
+      'With the lanyard still clipped and slack, let the hitch grip and take your brake hand off.',
       'The hitch holds without the hand, and lets go again when it is pushed.',
       { can: [is('hitch.on'), not('weight', 'feet')], tests: 'hitch', carries: 'device' },
     ),
@@ -154,10 +154,15 @@ export const singleRappel = procedure({
       'Call that you are going, and hear the answer.',
       'Partner answers; hair, straps and gloves are clear of the device.',
     ),
-    step('go', 'Go down, smoothly, pushing the hitch along.', 'You see the end before you reach it.', {
-      can: [is('lanyard.on', 'no'), is('weight', 'device'), is('called')],
-      sets: [to('going', 'yes')],
-    }),
+    step(
+      'go',
+      'Rappel smoothly. Brake hand on the rope; the other hand pushes the hitch from above and never grips it.',
+      'You see the end before you reach it.',
+      {
+        can: [is('lanyard.on', 'no'), is('weight', 'device'), is('called')],
+        sets: [to('going', 'yes')],
+      },
+    ),
     step('ground', 'Stand on the ground and take device and hitch off.', 'You are clear of falling rock.', {
       can: [is('going')],
       sets: [

@@ -3,7 +3,7 @@ import { fact, flag, is, lane, never, not, procedure, step, to, wrong } from '..
 export const stopAndGo = procedure({
   id: 'stop-and-go',
   title: 'Stop half-way, free both hands, go on',
-  purpose: 'Also for a hitch that was loaded hard and will not let go: how to pass it.',
+  purpose: 'Also: how to free a hitch that has jammed.',
   lanes: [
     lane('device', 'Device', [[is('hand', 'on')], [is('knot')]]),
     lane('hitch', 'Hitch', [[is('hitch.bites')]]),
@@ -70,11 +70,16 @@ export const stopAndGo = procedure({
         sets: [to('knot', 'yes')],
       },
     ),
-    step('hand-off', 'Take the hand off slowly.', 'Nothing creeps.', {
-      can: [is('hand', 'on')],
-      sets: [to('hand', 'off')],
-      mustHold: 2,
-    }),
+    step(
+      'hand-off',
+      'Ease the brake hand, keep it beside the rope until hitch and knot have held, then let go.',
+      'Nothing creeps.',
+      {
+        can: [is('hand', 'on')],
+        sets: [to('hand', 'off')],
+        mustHold: 2,
+      },
+    ),
     step('work', 'Do what both hands are needed for.', 'Hitch and knot stay in sight.', {
       can: [is('hand', 'off')],
       sets: [to('worked', 'yes')],
@@ -96,7 +101,7 @@ export const stopAndGo = procedure({
     }),
     step(
       'upper-weigh',
-      'Stand in the foot loop and sit into the upper hitch.',
+      'Stand in the foot loop, slide the upper hitch up, and sit back onto it.',
       'The upper hitch carries you; the device is slack.',
       {
         only: { hitch: 'stuck' },

@@ -65,7 +65,7 @@ export const tieOff = procedure({
     }),
     step(
       'slip-knot',
-      'Brake hand closed: bring a bight through the connector, and tie a slip knot around the loaded strand.',
+      'Keep the brake hand closed. Push a bight of brake rope through the carabiner and tie it off on the load strand with a slip knot (mule knot).',
       'It is pushed up tight against the device, with a bight of an arm’s length left.',
       { ...belayer, can: [is('hand', 'on'), is('slip', 'no')], sets: [to('slip', 'yes')] },
     ),
@@ -107,7 +107,7 @@ export const tieOff = procedure({
     }),
     step(
       'slip-off',
-      'Pull the slip knot open, and take the jerk with the closed brake hand.',
+      'Pull the slip knot undone; hold the small drop with your closed brake hand.',
       'Hand low, ready for a few centimetres of rope.',
       {
         ...belayer,

@@ -168,7 +168,7 @@ export const treeDescent = procedure({
     }),
     step(
       'break',
-      'Break the hitch slowly with the other hand until the device carries.',
+      'Ease the hitch open with your other hand until the device takes your weight.',
       'You sank a hand’s width and hang on the device.',
       {
         can: [is('device.on')],

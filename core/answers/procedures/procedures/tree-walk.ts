@@ -190,15 +190,20 @@ export const treeWalk = procedure({
       can: [is('chest', 'no'), is('where', 'up')],
       sets: [to('tether', 'limb')],
     }),
-    step('walk-out', 'Lanyard moved along with you, walk out with the line tight.', 'A body’s weight on the line.', {
-      can: [is('where', 'up'), is('tether', 'limb'), is('out', 'no'), is('going', 'no')],
-      sets: [to('out', 'yes')],
-    }),
+    step(
+      'walk-out',
+      'Walk out. Keep your lanyard round the limb and move it with you.',
+      'Your weight stays on the climbing rope.',
+      {
+        can: [is('where', 'up'), is('tether', 'limb'), is('out', 'no'), is('going', 'no')],
+        sets: [to('out', 'yes')],
+      },
+    ),
     step('work', 'Lanyard tight round the limb, then work.', 'Two attachments before anything is cut.', {
       can: [is('out'), is('lanyard.on')],
       sets: [to('worked', 'yes')],
     }),
-    step('walk-back', 'Walk back, the line taken in at every step.', 'It never hangs in a bow.', {
+    step('walk-back', 'Walk back, the line taken in at every step.', 'It never hangs slack.', {
       can: [is('out')],
       sets: [to('out', 'no')],
       wrongs: [wrong('slack', 'the line is left slack behind you', to('out', 'no'), to('slack', 'yes'))],

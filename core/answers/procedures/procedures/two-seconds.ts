@@ -109,7 +109,7 @@ export const twoSeconds = procedure({
     never(
       'crossed',
       'fall',
-      'The ropes cross: one lies under the other in the plate, and whoever is on it may not be held.',
+      'The ropes cross: one lies under the other in the plate, and the climber on it may not be held.',
       not('other', 'ground'),
       is('crossed'),
     ),
@@ -202,8 +202,8 @@ export const twoSeconds = procedure({
     ),
     step(
       'plate-weigh-other',
-      'Now the other leans back, while the first keeps the own rope loaded.',
-      'This strand holds as well, with the first one loaded and without.',
+      'Now the other leans back, while the first keeps their own rope loaded.',
+      'This rope holds too, both with the first rope loaded and with it slack.',
       {
         who: 'other',
         can: [is('otherPlate', 'above'), is('otherTie', 'finished'), is('otherSlack', 'no'), is('tie', 'finished')],
@@ -224,7 +224,7 @@ export const twoSeconds = procedure({
     ),
     step(
       'climb-other',
-      'The other climbs behind, on the own side of the first rope.',
+      'The other climbs behind, staying on their own side of the first rope.',
       'The ropes run beside each other down from the plate.',
       {
         who: 'other',
@@ -263,7 +263,7 @@ export const twoSeconds = procedure({
         wrongs: [
           wrong(
             'on-connector',
-            'it is laid turn by turn on the connector, and the brake strand is led up and loaded',
+            'it is wrapped onto the carabiner turn by turn, and the brake strand is led up and loaded',
             to('overridden', 'yes'),
           ),
         ],

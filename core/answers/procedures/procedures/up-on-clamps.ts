@@ -60,7 +60,7 @@ export const upOnClamps = procedure({
     never(
       'unweighed',
       'untested',
-      'The upper clamp is off, and the descender was never weighed.',
+      'The upper clamp is off, and the descender was never loaded.',
       is('where', 'up'),
       is('upper.on', 'no'),
       is('device.tested', 'no'),
@@ -83,7 +83,7 @@ export const upOnClamps = procedure({
   steps: [
     step(
       'fixed',
-      'Look at what fixes the rope above, or hear from whoever fixed it.',
+      'Look at what fixes the rope above, or ask the person who fixed it.',
       'A knot in a locked connector.',
       {
         sets: [to('fixed', 'yes')],
@@ -192,7 +192,7 @@ export const upOnClamps = procedure({
     }),
     step(
       'lower-off',
-      'Stand in the foot loop, take the lower clamp off, and sit down into the descender; the upper clamp stays on.',
+      'Stand in the foot loop. Take the lower ascender off. Sit down onto the locked-off descender, the upper ascender still on the rope.',
       'The descender carries you; the upper tether hangs slack.',
       {
         can: [is('lower.on'), is('foot'), is('tied-off')],
@@ -204,7 +204,7 @@ export const upOnClamps = procedure({
       can: [is('device.on')],
       sets: [to('hand', 'on')],
     }),
-    step('upper-off', 'Last of all take the upper clamp off.', 'Its tether was slack; nothing jerks.', {
+    step('upper-off', 'Last of all take the upper clamp off.', 'Its tether was slack; nothing drops.', {
       can: [is('upper.on'), not('weight', 'upper')],
       sets: [to('upper.on', 'no'), to('upper.locked', 'no'), to('upper.tested', 'no')],
       mustHold: 1,
@@ -213,7 +213,7 @@ export const upOnClamps = procedure({
       can: [is('tied-off'), is('hand', 'on')],
       sets: [to('tied-off', 'no')],
     }),
-    step('go', 'Go down slowly.', 'The end is knotted, and hands stay on the brake strand.', {
+    step('go', 'Both ascenders are off the rope. Go down slowly, brake hand on.', 'The end is knotted.', {
       can: [is('weight', 'device'), is('where', 'up'), is('tied-off', 'no')],
       sets: [to('going', 'yes')],
     }),

@@ -9,7 +9,7 @@ export const ATTACHED: readonly Variation[] = [
     label: 'a lanyard to the anchor',
     backsUp: false,
     needs: ['a sling and a locking connector of its own'],
-    defeats: ['forgotten, it holds you up; clipped to a gear loop it holds nothing'],
+    defeats: ['if you forget it you are stuck; on a gear loop it holds nothing'],
     reasons: ['holds while everything else is rigged and tried'],
     against: [],
     add: (setup) => {

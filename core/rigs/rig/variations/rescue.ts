@@ -40,7 +40,7 @@ export const RESCUE: readonly Variation[] = [
       'drawn tight before anything is eased',
     ],
     defeats: ['a gear loop instead of the belay loop', 'slack: the casualty drops onto it'],
-    reasons: ['the casualty hangs where your weight hangs, and nothing pulls at your harness'],
+    reasons: ['the casualty hangs from your device, not from your harness'],
     against: [],
     add: added('link', ({ casualty, device: main }) => {
       const at = mainConnector(main);
@@ -61,7 +61,7 @@ export const RESCUE: readonly Variation[] = [
     id: 'casualty-device',
     label: 'the device that the casualty hangs in',
     backsUp: false,
-    needs: ['to be unloaded by a third hand, and off the rope before you go down'],
+    needs: ['to be unloaded by a mini haul, and off the rope before you go down'],
     defeats: ['forgotten, it grabs, and both of you hang'],
     reasons: ['shows what holds the casualty until it is opened'],
     against: ['nobody goes down while it is on'],

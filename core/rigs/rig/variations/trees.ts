@@ -28,7 +28,7 @@ export const TREES: readonly Variation[] = [
     backsUp: false,
     needs: [
       'a strap that one hand sets, from the chest or around the neck',
-      'off before going down where it pulls on the arm',
+      'take it off before descending if it can hold the device’s arm',
     ],
     defeats: ['too long: the device is not taken along'],
     reasons: ['takes the device along at every step'],
@@ -103,7 +103,7 @@ export const TREES: readonly Variation[] = [
     backsUp: false,
     needs: ['how far out, how far below the tie-in, and how it rises'],
     defeats: [],
-    reasons: ['each swing is reckoned by itself'],
+    reasons: ['each swing is calculated on its own'],
     against: [],
     add: (setup) => {
       const { tree } = setup.site;

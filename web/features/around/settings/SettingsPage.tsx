@@ -38,7 +38,7 @@ export function SettingsPage() {
           value={p.hand ?? 'ask'}
           options={{ ask: 'Ask me', left: 'Left', right: 'Right' }}
           onChoose={(id) => p.set({ hand: id === 'ask' ? null : id })}
-          hint="What the six questions and a new person begin with. Drawings follow whoever brakes in them."
+          hint="What the six questions and a new person begin with. Drawings follow the person who brakes in them."
         />
       </Group>
       <Group title="Look">

@@ -295,7 +295,7 @@ describe('a risk that is left open', () => {
     items: buildCheck(setup, assess(setup).findings).filter((i) => i.kind === 'open-finding'),
   });
   const icy = ofOpen(changed(rappelDouble, { site: { weather: 'icy' }, hitch: { wraps: 5 } }));
-  const known = { ...icy, items: icy.items.filter((i) => i.title === 'Mind').slice(0, 1) };
+  const known = { ...icy, items: icy.items.filter((i) => i.title === 'Caution').slice(0, 1) };
   const reason = () => halves().getByLabelText<HTMLInputElement>(/Why can it stay so/);
   const accept = () => halves().getByRole<HTMLButtonElement>('button', { name: /^Accepted by/, hidden: true });
 

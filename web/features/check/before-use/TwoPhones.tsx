@@ -31,7 +31,7 @@ export function TwoPhones({ record, names, onBegin }: TwoPhonesProps) {
       <h2 className="text-xl">{first ? `${other} reads this` : onBegin ? `For ${other}` : 'Your half is done'}</h2>
       <p className="mt-1">
         {first
-          ? `${other} points the camera of the other phone at it. Then each answers on the own phone; at the end the phones read each other.`
+          ? `${other} points the camera of the other phone at it. Then each answers on their own phone; at the end the phones read each other.`
           : `${other} reads this code, and you read theirs. Until both halves are together, nobody has checked the other.`}
       </p>
       {onBegin && (

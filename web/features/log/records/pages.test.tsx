@@ -169,7 +169,7 @@ describe('the record of a check', () => {
 
   it('says first what was accepted, by whom and why, and what was answered too quickly', () => {
     const icy = changed(rappelDouble, { site: { weather: 'icy' } });
-    const item = buildCheck(icy, assess(icy).findings).find((i) => i.title === 'Mind')!;
+    const item = buildCheck(icy, assess(icy).findings).find((i) => i.title === 'Caution')!;
     const began: CheckRecord = { ...running, setup: icy, items: [item, first!], startedAt: at(0) };
     const events = [
       { type: 'accepted' as const, itemId: item.id, who: 'climber' as const, reason: 'Short and low.', at: at(1) },

@@ -28,7 +28,7 @@ function Share({ setup }: { setup: Setup }) {
       <p className="mt-1 text-sm text-ink-2">
         The set-up travels in the link itself. Nothing is sent to a server by this page
         {people.length > 0
-          ? `; whoever has the link can read what is in it, ${people.join(' and ')} with weight and measures too`
+          ? `; anyone who has the link can read what is in it, ${people.join(' and ')} with weight and measures too`
           : ''}
         .
       </p>

@@ -55,12 +55,12 @@ export function CatchPage() {
  * One fall onto the belayer of a set-up: where everybody is, what follows in ten thousand tries, and what changes it.
  */
 function CatchView({ setup }: { setup: Setup }) {
-  useTitle(`If they fall: ${setup.name}`);
+  useTitle(`If the leader falls: ${setup.name}`);
   const index = useMemo(() => indexOf(setup), [setup]);
   const a = catchIn(index);
   return (
     <div className="mx-auto max-w-[1500px] px-3 py-4 sm:px-5">
-      <h1>If they fall</h1>
+      <h1>If the leader falls</h1>
       {a ? (
         <Fall setup={setup} a={a} />
       ) : (
@@ -208,8 +208,8 @@ function Fall({ setup, a }: { setup: Setup; a: Attachment }) {
       </section>
       <p className="mt-6 max-w-prose text-sm text-ink-2">
         Not in it: a swing into the wall, what is hit on the way, a rope over an edge, rope that runs back through the
-        hand because it let go, knots drawing tight, and the give of bodies. A fall is never tried out to see whether
-        this is right.
+        hand because it let go, knots drawing tight, and how much a body gives. Never take a practice fall to test these
+        figures.
       </p>
     </>
   );

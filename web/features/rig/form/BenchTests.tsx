@@ -22,7 +22,7 @@ const NEEDED = [
   'Both grips on the rope as you use them, half a metre off the ground; tape on the rope just below the lower one; helmet on.',
 ];
 const PROTOCOL = [
-  'Hang in the upper one, then stand up until it carries nothing. Both hands off the rope and off both grips.',
+  'Sit on the upper device, then stand up until it is unloaded. Hands off rope and devices.',
   'The second person keeps it from gripping: its cam held open, or the hitch pushed loose. Sit down slowly.',
   'It slides onto the lower one. See what that does, and measure from the tape to where it stands.',
   'Free it under load, or see that this cannot be done.',

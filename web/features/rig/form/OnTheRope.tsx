@@ -21,7 +21,7 @@ import type { Captures as CapturesView } from './Captures';
 import { gripsIn, RopeOrder } from './RopeOrder';
 import { StrokeDrawing } from './StrokeDrawing';
 
-const ThirdHand = lazyPart<{ setup: Setup }>('The third hand', () => import('./ThirdHand').then((m) => m.ThirdHand));
+const ThirdHand = lazyPart<{ setup: Setup }>('The mini haul', () => import('./ThirdHand').then((m) => m.ThirdHand));
 
 const RopeWalkLengths = lazyPart<{ figures: RopeWalkFigures }>('Lengths', () =>
   import('./RopeWalkFigure').then((m) => m.RopeWalkFigure),

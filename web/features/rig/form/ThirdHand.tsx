@@ -21,7 +21,7 @@ export function ThirdHand({ setup }: { setup: Setup }) {
   return (
     <section aria-labelledby="third-hand" className="mt-4 rounded-xl border border-line bg-surface p-3">
       <h3 id="third-hand" className="font-bold">
-        A third hand from your locker
+        A mini haul from your locker
       </h3>
       <p className="max-w-prose">
         Above the casualty’s device something that bites on the rope; the end of your rope, or a cord, from the casualty

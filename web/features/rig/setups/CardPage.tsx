@@ -130,8 +130,8 @@ function Card({ setup }: { setup: Setup }) {
         ))}
       </ol>
       <p className="mt-3 text-sm text-ink-2 print:text-[9px]">
-        Calculated from what was entered, not seen. The instructions of the makers, local codes and licensed practice
-        come first.
+        Calculated from what you entered; nothing was inspected. The makers’ instructions, local codes and licensed
+        practice come first.
         {share?.squares && (
           // On paper there is not a line to spare.
           <span className="print:hidden">

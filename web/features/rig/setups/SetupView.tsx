@@ -101,7 +101,7 @@ export function SetupView({ setup, change }: { setup: Setup; change: (next: Setu
             {belayedFromBelow(setup) && (
               <Link className="btn" to="catch">
                 <TrendingDown aria-hidden className="size-5" />
-                If they fall
+                If the leader falls
               </Link>
             )}
             <StepsLink setup={setup} />

@@ -88,7 +88,7 @@ export function SetupsPage() {
         <section className="mt-8 max-w-xl">
           <h2>An answer first</h2>
           <p className="mt-1 text-ink-2">
-            A few questions about rope, device and who hangs on it. What you enter can go into the locker afterwards.
+            A few questions about rope, device and the people on it. What you enter can go into the locker afterwards.
           </p>
           <Link className="btn btn-act mt-4 px-6 text-lg" to={`/${name}/quick`}>
             Ask me the six

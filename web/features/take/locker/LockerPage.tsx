@@ -61,7 +61,7 @@ const WILL_STAND: Readonly<Record<LockerKind, string>> = {
   connector: 'Each connector with its shape, its lock and how long it is inside.',
   sling: 'Each sling with its fibre and its length.',
   cord: 'Each cord for a hitch with its thickness and the length of its loop.',
-  harness: 'Each harness with what one hangs on.',
+  harness: 'Each harness with its attachment points.',
   person: 'Each person with mass, the hand that brakes and how strong it is.',
 };
 

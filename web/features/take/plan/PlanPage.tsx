@@ -127,8 +127,8 @@ export function PlanPage() {
             <FactAnswer key={question.template} open={open} answer={state.result} onTake={onTake} />
           )}
           <p className="mt-6 text-sm text-ink-2">
-            Judged as if everything were rigged as it should be; what is taken becomes a set-up, where the rest is said
-            and looked at. The makers’ instructions, local codes and licensed practice come first.
+            Judged as if rigged correctly; what is taken becomes a set-up, where the rest is said and looked at. The
+            makers’ instructions, local codes and licensed practice come first.
           </p>
         </section>
       </div>

@@ -168,7 +168,7 @@ function Tuning({ device, rope }: { device: Device; rope: Rope }) {
           <li>Worn: a fuzzy sheath grips more, a bollard that is worn smooth less.</li>
           <li>
             Cold: a stiff rope bends less around the bollard. Hot from a long way down: the sheath glazes. Neither is
-            reckoned; try it low, as cold as it will be, and let it cool. From memory.
+            calculated; try it low, as cold as it will be, and let it cool. From memory.
           </li>
         </ul>
       </section>

@@ -20,7 +20,8 @@ export function HangClock({ draftKey }: HangClockProps) {
         className="flex flex-wrap items-center gap-2 border-b border-line bg-paper px-4 py-2"
       >
         <p className="w-full">
-          For people who were trained in it. Otherwise call for help, keep the airway free, lift the legs.
+          For trained people. If you are not: call for help, open the airway, and lift the legs if you can reach them
+          safely.
         </p>
         <span className="font-bold">Motionless since</span>
         {MINUTES_AGO.map((ago) => (

@@ -109,7 +109,7 @@ export function HandsPage() {
       <h1>Hands</h1>
       <p className="mt-1 text-ink-2">
         Two thumbs, or two rows of keys, are your hands. It teaches what the hands do, not what a rope feels like:
-        practise with somebody who knows, close to the ground and backed up, before you hold anybody.
+        practise with an instructor, close to the ground and backed up, before you hold anybody.
       </p>
       {interrupted && now.kind === 'choosing' && (
         <p role="status" className="mt-4 rounded-lg bg-mind-wash px-3 py-2 text-mind">

@@ -14,7 +14,7 @@ const say = ({ says, value }: Remark, system: UnitSystem): string =>
 
 const SIGN = { good: '✓', mind: '!', bad: '✕' } as const;
 const TONE = { good: 'text-clear', mind: 'text-mind', bad: 'text-stop' } as const;
-const WORD = { good: 'Good', mind: 'Mind', bad: 'Bad' } as const;
+const WORD = { good: 'Good', mind: 'Caution', bad: 'Bad' } as const;
 
 /** What a fall, or a practice, was. */
 export function Remarks({ remarks }: { remarks: readonly Remark[] }) {

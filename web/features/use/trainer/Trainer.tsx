@@ -37,7 +37,7 @@ export function Trainer({ settings, sound, onEnd, onSecond }: TrainerProps) {
     [settings.hand]: { title: 'Brake hand', upper: 'above the line', lower: 'down: it brakes', camStrip: false },
     [guide]: {
       title: 'Guide hand',
-      upper: lowering && settings.device === 'cam' ? 'lever open' : 'strand to the climber',
+      upper: lowering && settings.device === 'cam' ? 'lever open' : 'the climber’s strand',
       lower: 'brake strand, under the brake hand',
       camStrip: settings.device === 'cam' && !lowering,
     },
