@@ -8,7 +8,7 @@ import { usePreferences } from './preferences';
 
 // The list of jobs needs the rigs: words and buttons stand first.
 const StartJobs = lazyPart(
-  'What one can do',
+  'What you can do',
   () => import('../features/take/first-answer/StartJobs').then((m) => m.StartJobs),
   {
     waiting: () => <div className="min-h-80" />,

@@ -82,7 +82,9 @@ function anchorItems({ setup }: Context): CheckItem[] {
               question: 'The rope runs through:',
               expected: metal ? 'Metal only' : `The ${what} alone`,
               others: metal ? ['A sling or cord', 'Metal and a sling'] : [`A worn ${what}`, 'Another rope too'],
-              why: 'Most accidents start with harness, anchor or device.',
+              why: metal
+                ? 'Lowering or pulling rope through a sling burns through it.'
+                : 'Most accidents start with harness, anchor or device.',
               sources: ['practice-hook-up', 'practice-metal-on-metal'],
             }),
       tree && id === setup.lines[0]!.anchor
@@ -92,7 +94,7 @@ function anchorItems({ setup }: Context): CheckItem[] {
             part: id,
             title: first === id ? 'Anchor' : 'The other anchor',
             look: 'Every point behind, and the rock or wood around it.',
-            touch: 'Pull at each by itself.',
+            touch: 'Pull at each one alone.',
             question: 'Points seen and pulled at:',
             expected: points === 'one' ? 'One' : 'Two or more',
             others: points === 'one' ? ['None beyond doubt'] : ['One', 'One in doubt'],

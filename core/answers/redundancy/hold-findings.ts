@@ -171,7 +171,7 @@ function handAlone(
           ? `Only the brake hand of ${literal(owner.item?.name ?? 'the belayer')} is known to hold.`
           : 'Only the brake hand is known to hold you.',
       because: backup
-        ? `${literal(backup.label)} does not count: ${backup.because.template}`
+        ? `${literal(backup.label)} does not count. ${backup.because.template}`
         : 'Nothing catches when it lets go.',
       remedy:
         owner?.role === 'belayer'

@@ -181,7 +181,7 @@ export const FINDING_CODES = {
     'memory-stretch',
     'memory-grabs',
   ),
-  'solo.feed': row('Where the rope runs by itself', 'none', 'practice-self-belay', 'memory-grabs'),
+  'solo.feed': row('Where the rope feeds itself', 'none', 'practice-self-belay', 'memory-grabs'),
   'belay.stance': row('Where the belayer stands', 'none', 'practice-catch', 'entered'),
   'belay.masses': row('Masses of climber and belayer', 'none', 'practice-belay-mass', 'memory-runner', 'impulse'),
   'hold.nothing': row('Nothing is known to hold', 'none', 'practice-single-points'),
@@ -271,7 +271,7 @@ export const FINDING_CODES = {
     'practice-wet-icy',
     'entered',
   ),
-  'fit.wet-icy': row('Wet or icy rope in a device that grips by itself', 'strength', 'practice-wet-icy'),
+  'fit.wet-icy': row('Wet or icy rope in a device that grips hands-off', 'strength', 'practice-wet-icy'),
   'friction.not-modelled': row('Braking of this family is not computed', 'holding', 'practice-families'),
   'friction.hand-holds': row('Brake hand holds along the whole descent', 'none', 'euler-eytelwein', 'memory-friction'),
   'friction.hand-close': row(

@@ -224,7 +224,7 @@ export const CONSTANTS = {
   hitchCordLeastMm: one(5, 'mm', 'least diameter of a cord whose hitch must hold a person', 'practice-hitch-cord'),
   closedSystemM: one(2.5, 'm', 'rope asked for beyond up and down again while its end is open', 'practice-ends-closed'),
   ropeEndMarginM: one(1, 'm', 'rope asked for below the stance', 'memory-margins'),
-  jerkFactor: one(2, '1', 'a jerky rappel loads the line with at most this times body weight', 'memory-margins'),
+  jerkFactor: one(2, '1', 'a bouncing rappel loads the line with at most this times body weight', 'memory-margins'),
   strengthMarginMind: one(2, '1', 'strength over load below which a part is marked Caution', 'memory-margins'),
   strengthMarginStop: one(1.5, '1', 'strength over load below which a part is marked Stop', 'memory-margins'),
   ropeKeptAtAnchorM: one(
@@ -505,7 +505,7 @@ export const CONSTANTS = {
   soloFeedMindM: one(
     2,
     'm',
-    'a rope that does not run by itself up to higher than this: the verdict is Caution',
+    'a rope that does not feed itself up to higher than this: the verdict is Caution',
     'practice-self-belay',
   ),
   // the catch
@@ -584,7 +584,7 @@ export const CONSTANTS = {
     'cut length of a loop for a hitch of which only the cord is said',
     'memory-typical',
   ),
-  typicalMassKg: c(50, 75, 100, 'kg', 'mass with gear of somebody of whom it is not said', 'memory-typical'),
+  typicalMassKg: c(50, 75, 100, 'kg', 'mass with gear of a person whose weight is not entered', 'memory-typical'),
   typicalArmReachMm: c(550, 650, 750, 'mm', 'arm’s reach above the belay loop, not measured', 'memory-typical'),
   typicalLegLoopDropMm: c(120, 170, 220, 'mm', 'leg loop below the belay loop, not measured', 'memory-typical'),
   typicalLegLoopSideMm: c(90, 130, 170, 'mm', 'leg loop beside the belay loop, not measured', 'memory-typical'),

@@ -62,7 +62,7 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   impulse: {
     kind: 'handbook',
     title: 'Impulse and energy of two masses joined by a rope over friction, as in textbooks of mechanics',
-    note: 'The common speed after the jerk, and how high the lighter one then rises. The rope is taken as inextensible, and nothing is damped: the lift is a high estimate.',
+    note: 'The common speed once the rope is tight, and how high the lighter one then rises. The rope is taken as inextensible, and nothing is damped: the lift is a high estimate.',
   },
   'en-892': {
     kind: 'standard',
@@ -228,7 +228,7 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   ),
   'practice-rope-kinds': practice(
     'Common practice: which kind of rope for which job',
-    'A leader falls onto a dynamic single rope, or onto half or twin ropes in pairs. Low-stretch rope serves lines that one climbs, hangs on and goes down.',
+    'A leader falls onto a dynamic single rope, or onto half or twin ropes in pairs. Low-stretch rope serves lines that you climb, hang on and go down.',
   ),
   'practice-single-points': practice(
     'Common practice: what may be alone',
@@ -266,7 +266,7 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
   ),
   'practice-wet-icy': practice(
     'Common practice: wet and icy rope',
-    'What grips a rope by itself, a cam, a clamp, a grab or a plate in guide mode, grips wet rope less and icy rope perhaps not at all.',
+    'What grips a rope hands-off, a cam, a clamp, a grab or a plate in guide mode, grips wet rope less and icy rope perhaps not at all.',
   ),
   'practice-joining-knot': practice(
     'Common practice: joining two ropes for a rappel',
@@ -302,7 +302,7 @@ export const SOURCES: Readonly<Record<SourceId, Source>> = {
     'The device must not be drawn into the first piece: a cam is pressed open there, a hand is drawn in and lets go. A body’s length stays free below the feet. Stand close to the wall, with little slack; step up where nothing is hit.',
   ),
   'practice-two-attachments': practice(
-    'Common practice: two attachments on a rope that one climbs',
+    'Common practice: two attachments on a rope that you climb',
     'On one ascender or one rope grab nothing is left when it opens; a foot loop is no attachment.',
   ),
   'practice-ascending': practice(

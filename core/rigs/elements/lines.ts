@@ -250,7 +250,7 @@ function tieIn(id: ElementId, knot: string): Finding {
     good
       ? { severity: 'clear', says: 'Tied in with a knot that practice takes, as entered.' }
       : knot === 'unknown'
-        ? { severity: 'untested', says: 'It is not said by which knot the rope is tied in.' }
+        ? { severity: 'untested', says: 'Not entered yet: the knot that the rope is tied in with.' }
         : { severity: 'mind', says: 'This is not a usual tie-in knot.' },
   );
 }

@@ -279,7 +279,7 @@ function handQuestions(ctx: Context, a: Attachment): Question[] {
     use.fall
       ? ask([hand, end.id], claimOfPair(hand, end.id, 'catch'), 'whether the hand holds a fall')
       : ask([hand, end.id], claimOfPair(hand, end.id, 'brake'), 'how hard the hand must brake'),
-    ...(alone ? [ask([end.id], claimOf(end.id, 'alone'), 'whether the device holds by itself as it is rigged')] : []),
+    ...(alone ? [ask([end.id], claimOf(end.id, 'alone'), 'whether the device holds hands-off as it is rigged')] : []),
   ];
 }
 

@@ -139,7 +139,7 @@ export const tunedJudge: Judge = {
               no: `${name} is not tuned.`,
               'other-rope': `${name} was tuned on another rope.`,
               'this-rope': '',
-              unknown: `It is not said on which rope ${name} was tuned.`,
+              unknown: `Not entered yet: on which rope ${name} was tuned.`,
             }[end.tuned],
         because: 'If it was set for a thicker, newer or drier rope it may creep or not grip at all.',
         remedy:
@@ -200,7 +200,7 @@ export const upperHoleJudge: Judge = {
       ? 'icy rope'
       : slant === 'slanting'
         ? 'slanting rope'
-        : 'rope, of which it is not said whether it slants';
+        : 'rope (not entered yet: whether it slants)';
     return [
       finding({
         code: 'fit.upper-hole',

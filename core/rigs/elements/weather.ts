@@ -62,8 +62,8 @@ function onIce(device: Device, use: UseCase): Judged {
   return {
     severity: use.tended ? 'mind' : 'stop',
     because: use.tended
-      ? 'What grips rope by itself grips icy rope late or not at all; a hand must be ready to hold.'
-      : 'What grips rope by itself grips icy rope late or not at all, and no hand is on it.',
+      ? 'What grips rope hands-off grips icy rope late or not at all; a hand must be ready to hold.'
+      : 'What grips rope hands-off grips icy rope late or not at all, and no hand is on it.',
     remedy: 'Knock the ice off, try it low above the ground, and back it up with what bites on ice.',
   };
 }

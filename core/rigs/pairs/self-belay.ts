@@ -230,12 +230,12 @@ function feed({ ref, line, rope, endWeightKg }: Solo): Finding {
     says:
       severity === 'clear'
         ? 'The rope runs through the device almost from the ground on.'
-        : 'Up to {from~} the rope does not run through the device by itself: slack gathers above you.',
+        : 'Up to {from~} the rope does not feed itself through the device: slack gathers above you.',
     because: `${endWeightKg > 0 ? '{hung} hang on its end' : 'Nothing hangs on its end'}; until the rope below weighs as much as the device drags, you have to pull it through.`,
     remedy:
       severity === 'clear' ? '' : 'Hang {wanted~} on the end, clear of the ground, or pull through at every move.',
     numbers: [
-      { key: 'from', label: 'Runs by itself from', quantity: 'lengthM', value: fromM },
+      { key: 'from', label: 'Feeds itself from', quantity: 'lengthM', value: fromM },
       { key: 'hung', label: 'Weight on the end', quantity: 'massKg', value: exactly(endWeightKg) },
       { key: 'wanted', label: 'Weight that makes it run', quantity: 'massKg', value: wanted },
     ],

@@ -91,7 +91,7 @@ const tooLow = (name: string): Finding =>
     severity: 'untested',
     subject: ['tree', 'ground'],
     says: `By what is entered ${name} is in the ground.`,
-    because: 'Its place below the tie-in, or where one stands on it, is farther down than the anchor is high.',
+    because: 'Its place below the tie-in, or where you stand on it, is farther down than the anchor is high.',
     remedy: 'Correct the height of the anchor, or where the limb is and how it falls away.',
   });
 
@@ -100,7 +100,7 @@ const tooHigh = (name: string): Finding =>
     code: 'tree.limb-above',
     severity: 'stop',
     subject: ['tree'],
-    says: `Out on ${name} one stands as high as the tie-in, or above it.`,
+    says: `Out on ${name} you stand as high as the tie-in point, or above it.`,
     because:
       'The rope runs level or downhill to the tie-in point: if you slip you fall until it comes tight, then swing.',
     remedy: 'Tie in higher before you go there, or do not go.',
@@ -122,7 +122,7 @@ function swings(name: string, { outM, belowM, riseDeg }: Limb, swing: Swing, two
         { key: 'out', label: 'Out along the limb', quantity: 'lengthM', value: exactly(outM!) },
         {
           key: 'below',
-          label: 'Tie-in above where one stands',
+          label: 'Tie-in point above where you stand',
           quantity: 'lengthM',
           value: exactly(standsBelowM(outM!, belowM!, riseDeg)),
         },

@@ -161,7 +161,7 @@ export const deviceEndSchema = z.strictObject({
   arriving: observed(
     {
       'in-the-air': 'A clove hitch formed in the hand, clipped in one move',
-      lanyard: 'An own lanyard, clipped first',
+      lanyard: 'Their own lanyard, clipped first',
       'on-connector': 'A clove hitch wrapped onto the carabiner turn by turn',
     },
     'in-the-air',

@@ -109,7 +109,7 @@ export const fixedSchema = z.strictObject({
     0,
     20,
     'Weight hung on the end of the rope',
-    'Clear of the ground, so that the rope runs through the device by itself. Empty: none.',
+    'Clear of the ground, so that the rope feeds itself through the device. Empty: none.',
   ).nullable(),
 });
 

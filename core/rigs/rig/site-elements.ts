@@ -32,7 +32,7 @@ export const siteSchema = z.strictObject({
   slant: observed(
     { plumb: 'Straight down', slanting: 'Slanting more than 20°' },
     'plumb',
-    'The rope one goes up hangs',
+    'The rope you go up hangs',
     'A rope that slants pulls a clamp sideways, and can come out of it.',
   ),
   steepness: choice({ low: 'Low angle', steep: 'Steep', free: 'Hanging free' }, 'Ground'),

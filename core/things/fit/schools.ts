@@ -27,7 +27,7 @@ const SCHOOLS: readonly School[] = [
     sides: [
       {
         label: 'Guide plate',
-        reasons: ['holds by itself', 'takes two ropes; you carry it anyway'],
+        reasons: ['holds hands-off', 'takes two ropes; you carry it anyway'],
         against: ['hard to pull rope through', 'hard to release under load', 'a thin half rope can flip inside'],
       },
       {
@@ -147,7 +147,7 @@ const SCHOOLS: readonly School[] = [
     sides: [
       {
         label: 'On the anchor directly',
-        reasons: ['the belayer is not pulled about', 'holds by itself in a plate or cam made for it'],
+        reasons: ['the belayer is not pulled about', 'holds hands-off in a plate or cam made for it'],
         against: ['the anchor takes the whole load', 'hard to let out under load'],
         judgedBy: ['guide.load-strand', 'guide.slack', 'rig.anchor-one-point', 'rig.anchor-as-entered'],
       },

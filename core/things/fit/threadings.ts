@@ -76,7 +76,7 @@ const GROOVED: readonly Threading[] = [
 const GUIDE: readonly Threading[] = [
   right(
     'The loaded strand lies above and presses on the brake strand.',
-    'Let go with the brake hand, kept ready: pull hard on the second’s strand. Nothing moves. The same for each strand by itself.',
+    'Let go with the brake hand, kept ready: pull hard on the second’s strand. Nothing moves. The same for each strand alone.',
   ),
   {
     id: 'load-below',

@@ -67,7 +67,7 @@ export function feedsAboveM(dragN: Interval, kgPerM: Interval, endWeightKg: numb
   return interval(at(dragN.low, kgPerM.high), at(dragN.best, kgPerM.best), at(dragN.high, kgPerM.low));
 }
 
-/** What has to hang on the end, kg, so that the rope runs by itself from the ground on. */
+/** What has to hang on the end, kg, so that the rope feeds itself from the ground on. */
 export const feedingWeightKg = (dragN: Interval): Interval => scale(dragN, 1 / STANDARD_GRAVITY_M_PER_S2);
 
 const LONGEST_M = 1000;

@@ -176,7 +176,7 @@ export function aboveScene(setup: Setup): SiteScene {
         {belayer && <Standing x={TOP_X} y={TOP - 4} flip />}
         <Label at={vec(4, stanceY + 38)} colour="var(--ink-2)">
           {gripping
-            ? 'the plate grips by itself'
+            ? 'the plate grips hands-off'
             : redirected
               ? 'brake strand led up and over'
               : 'brake strand beside the load'}

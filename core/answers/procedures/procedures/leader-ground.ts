@@ -125,7 +125,7 @@ export const leaderFromGround = procedure({
     }),
     step(
       'device-weigh',
-      'Pull hard at the strand to the leader; the belayer holds.',
+      'Pull hard at the leader’s strand; the belayer holds.',
       'The device locks or the hand holds it; nothing creeps.',
       { who: 'leader', can: [is('rope.on'), is('where', 'ground')], tests: 'rope' },
     ),

@@ -31,7 +31,7 @@ export const lowerSecond = procedure({
       none: 'no cord is in the hole of the plate',
     }),
     fact('hand', ['off', 'on'], { on: 'the brake hand is around the brake strand', off: 'the brake hand is off' }),
-    flag('tilted', 'the plate is tilted and lets rope through', 'the plate grips by itself'),
+    flag('tilted', 'the plate is tilted and lets rope through', 'the plate grips hands-off'),
     flag('rehearsed', 'a hand’s width ran and was held again'),
     flag('going'),
     flag('lowered', 'the plate grips again after lowering'),
@@ -142,8 +142,8 @@ export const lowerSecond = procedure({
     }),
     step(
       'tilt',
-      'Weight the sling slowly until the rope just runs, a hand’s width.',
-      'It runs slowly and is held. The plate does not open evenly: it may let go all at once.',
+      'Put weight on the release sling slowly until the rope just moves, a hand’s width.',
+      'It moves slowly and is held. It can release suddenly: keep your brake hand and the hitch on.',
       {
         ...belayer,
         can: [is('release', 'ready'), is('going', 'no')],

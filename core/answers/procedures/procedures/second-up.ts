@@ -89,7 +89,7 @@ export const secondUp = procedure({
     step(
       'plate-weigh',
       'Second: lean back on the rope, still on the ground. Belayer: open your brake hand around the rope; the plate must hold.',
-      'The plate holds by itself; nothing creeps.',
+      'The plate holds hands-off; nothing creeps.',
       { who: 'second', can: [is('rope.on'), is('tie', 'unfinished', 'finished'), is('slack', 'no')], tests: 'rope' },
     ),
     callClimb(is('slack', 'no')),

@@ -31,7 +31,7 @@ export const selfBelayNever: readonly Invariant[] = [
   never(
     'unweighted',
     'drop',
-    'No weight hangs on the rope: it does not run through the grabs by itself, and slack gathers above you.',
+    'No weight hangs on the rope: it does not feed itself through the rope grabs, and slack gathers above you.',
     is('where', 'up'),
     is('top', 'no'),
     is('hung', 'no'),
@@ -47,7 +47,7 @@ export const selfBelayUp: readonly Step[] = [
   step(
     'weight-hang',
     'Hang a weight on the end, clear of the ground.',
-    'One to three kilograms, so that the rope runs by itself.',
+    'One to three kilograms, so that the rope feeds itself.',
     {
       can: [is('where', 'ground')],
       sets: [to('hung', 'yes')],

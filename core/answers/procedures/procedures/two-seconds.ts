@@ -11,7 +11,7 @@ const belayer = { who: 'belayer' } as const;
 export const twoSeconds = procedure({
   id: 'two-seconds',
   title: 'Belay two seconds up and attach each',
-  purpose: 'Two ropes in one plate that grips by itself: each is tried, told and attached by itself.',
+  purpose: 'Two ropes in one plate that grips hands-off: each is tried, told and attached on its own.',
   lanes: [
     lane('rope', 'Rope of the first', [
       [is('tie', 'finished'), is('plate', 'above'), is('overridden', 'no'), is('emptied', 'no')],
@@ -29,11 +29,11 @@ export const twoSeconds = procedure({
       none: 'the other is not tied in',
     }),
     fact('plate', ['none', 'above', 'below'], {
-      above: 'the strand to the first lies above its brake strand',
+      above: 'the first’s strand lies above its brake strand',
       none: 'no rope is in the plate',
     }),
     fact('otherPlate', ['none', 'above', 'below'], {
-      above: 'the strand to the other lies above its brake strand',
+      above: 'the other’s strand lies above its brake strand',
       none: 'no rope is in the plate',
     }),
     belayerFact,
@@ -41,7 +41,7 @@ export const twoSeconds = procedure({
     flag('overridden', 'a brake strand is led up and loaded', 'both brake strands hang down'),
     flag('slack', 'slack lies between plate and first', 'the rope to the first is tight'),
     flag('otherSlack', 'slack lies between plate and other', 'the rope to the other is tight'),
-    flag('otherTested', 'the other’s strand held the weight by itself'),
+    flag('otherTested', 'the other’s strand held the weight alone'),
     flag('called', 'the first has called and was answered'),
     flag('otherCalled', 'the other has called and was answered'),
     fact('other', ['ground', 'up', 'waits', 'there'], {
@@ -94,7 +94,7 @@ export const twoSeconds = procedure({
     never(
       'other-untested',
       'untested',
-      'The other climbs on a strand that was not tried by itself: that one strand holds says nothing of the other.',
+      'The other climbs on a strand that was not tried alone: that one strand holds says nothing of the other.',
       not('other', 'ground'),
       is('otherTested', 'no'),
     ),
@@ -197,7 +197,7 @@ export const twoSeconds = procedure({
     step(
       'plate-weigh',
       'The first leans back into the rope, still on the ground, the belayer’s hand off for that.',
-      'This strand holds by itself; nothing creeps.',
+      'This strand holds alone; nothing creeps.',
       { who: 'first', can: [is('rope.on'), not('tie', 'none'), is('slack', 'no')], tests: 'rope' },
     ),
     step(

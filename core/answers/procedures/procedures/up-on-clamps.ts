@@ -45,7 +45,7 @@ export const upOnClamps = procedure({
     never(
       'out-of-reach',
       'stranded',
-      'Loaded, the upper clamp hangs out of reach: nobody can open it.',
+      'Loaded, the upper clamp hangs out of reach: you cannot open it.',
       is('where', 'up'),
       is('upper.tether', 'far'),
     ),

@@ -31,8 +31,8 @@ export function SelfBelayChart({ curve }: { curve: SelfBelayCurve }) {
       <p className="text-sm text-ink-2">
         Below {printRounded(curve.groundM, 'lengthM', system)} it ends on the ground (hatched).{' '}
         {curve.feedsM.best > 0
-          ? `Up to ${printRounded(curve.feedsM, 'lengthM', system)} the rope does not run by itself (grey).`
-          : 'The rope runs by itself from the ground on.'}{' '}
+          ? `Up to ${printRounded(curve.feedsM, 'lengthM', system)} the rope does not feed itself (grey).`
+          : 'The rope feeds itself from the ground on.'}{' '}
         {last && `Just below the anchor: ${printRounded(last.forceKn, 'strengthKn', system)}.`}
       </p>
       <div className="h-52" aria-hidden>

@@ -25,7 +25,7 @@ const SetupVerdict = lazyPart(
 );
 
 // What one opens, and what comes now and then.
-const WhatToDo = lazyPart('What one can do', () => import('./WhatToDo').then((m) => m.WhatToDo));
+const WhatToDo = lazyPart('What you can do', () => import('./WhatToDo').then((m) => m.WhatToDo));
 const CopyReminder = lazyPart(
   'The reminder',
   () => import('../../around/settings/CopyReminder').then((m) => m.CopyReminder),

@@ -51,7 +51,7 @@ function sayValue(schema: z.ZodType, value: unknown, system: UnitSystem): string
 
 const MODES: Readonly<Record<ThreadingMode, string>> = {
   brakes: 'How the rope runs in it',
-  guides: 'How the rope runs in it at the anchor, gripping by itself',
+  guides: 'How the rope runs in it at the anchor, gripping hands-off',
 };
 
 /** The way of the rope for this family, and the wrong ones beside it. */
