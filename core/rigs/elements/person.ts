@@ -24,7 +24,7 @@ export const helmetJudge: Judge = {
         },
         none
           ? { severity: 'mind', says: `${literal(item.name)} wears no helmet.` }
-          : { severity: 'untested', says: `Not entered yet: whether ${literal(item.name)} wears a helmet.` },
+          : { severity: 'untested', says: `${literal(item.name)}: helmet not entered yet.` },
       ),
     ];
   },
