@@ -322,7 +322,7 @@ function besideItem(ctx: Context, a: Attachment): CheckItem[] {
   ];
 }
 
-/** Where a device is clipped to a harness, and what else is clipped by mistake: a gear loop looks like it in the dark. */
+/** Where a device is clipped to a harness, and what is clipped by mistake: in the dark a gear loop feels like it. */
 function placeOf(ctx: Context, a: Attachment): { readonly place: string; readonly others: string[] } | null {
   // What only helps upwards hangs on no belay loop.
   if (a.root.kind !== 'harness' || a.use === 'aid') return null;

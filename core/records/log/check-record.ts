@@ -36,7 +36,7 @@ export const checkRecordSchema = z
     mode: choice(CHECK_MODES, 'Check'),
     /** By two phones: the half that was answered on this one. */
     half: z.enum(HALVES).nullable(),
-    /** By two phones: when `own` had been said on the phone of `who`, it had read so much of what the other one said. */
+    /** By two phones: how much of the other one a phone had read, and when. */
     heard: z.array(heardSchema),
     /** A fault that one of the two planted by agreement, and when it was done; it has to be found by the other. */
     planted: z.strictObject({ by: z.enum(HALVES), itemId: z.string(), at: instantSchema.nullable() }).nullable(),

@@ -61,6 +61,8 @@ interface Masses {
   readonly held: boolean;
 }
 
+const HEAVY_ENOUGH = 'The belayer’s weight is enough to hold the climber. This says nothing about the brake hand.';
+
 function masses({ belayer, climber, belayerKg, ratio, falls, held }: Masses): Finding {
   const over = climber.massKg / belayerKg;
   const left = ratio.best / over;
@@ -76,7 +78,7 @@ function masses({ belayer, climber, belayerKg, ratio, falls, held }: Masses): Fi
     {
       code: 'belay.masses',
       subject: [belayer.id],
-      because: `The climber weighs {ratio} of the belayer; with rope friction at the ${falls ? 'pieces' : 'anchor'} the belayer’s effective weight is {left} times the climber’s${falls && bounded && !held ? '. A fall of {fall} lifts the belayer by {lift~}, where nothing else holds' : ''}.`,
+      because: `The climber is {ratio} the belayer’s weight; with rope friction at the ${falls ? 'pieces' : 'anchor'} the belayer’s effective weight is {left} the climber’s${falls && bounded && !held ? '. A fall of {fall} lifts the belayer by {lift~}, where nothing else holds' : ''}.`,
       numbers: [
         { key: 'ratio', label: 'Climber over belayer', quantity: 'ratio', value: exactly(over) },
         {
@@ -117,9 +119,6 @@ function masses({ belayer, climber, belayerKg, ratio, falls, held }: Masses): Fi
               says: `${name} is lighter than ${literal(climber.name)} and will be moved by the catch.`,
               remedy: 'Stand close to the wall with nothing to be thrown against, or be anchored low and in line.',
             }
-          : {
-              severity: 'clear',
-              says: 'The belayer’s weight is enough to hold the climber. This says nothing about the brake hand.',
-            },
+          : { severity: 'clear', says: HEAVY_ENOUGH },
   );
 }

@@ -1,10 +1,16 @@
 import { Link, useNavigate } from 'react-router';
-import { checkers, joined, looksFor, nextLook, withOther, type HalfCheck } from '@core/records/log';
+import { checkers, joined, looksFor, nextLook, withOther, type CheckRecord, type HalfCheck } from '@core/records/log';
 import { usePlace } from '../../../app/place';
 import { put } from '../../../storage/changes';
 import { addSetup } from '../../../store/edits';
 import { useAppDispatch, useWorkspace } from '../../../store/hooks';
 import { edited, recorded } from '../../../store/workspace-slice';
+
+const arrivedWords = (record: CheckRecord, half: HalfCheck['half'], other: string): string =>
+  `${other}’s half comes from the other phone. ${nextLook(record, half) === null ? 'It is done.' : 'It is not done yet.'}`;
+
+const beginWords = (record: CheckRecord, other: string): string =>
+  `${other} answers on the other phone. Here ${checkers(record.setup)[record.half!] ?? 'you'} looks at ${looksFor(record, record.half!).length} things, and each is closed by saying what you saw.`;
 
 /** Half a check that came from the other phone: begun here, or added to the half that is answered here. */
 export function JoinCheck({ code }: { code: HalfCheck }) {
@@ -41,17 +47,7 @@ export function JoinCheck({ code }: { code: HalfCheck }) {
   return (
     <section className="mt-3 rounded-xl border border-line-2 bg-surface p-4">
       <h2 className="font-bold">Check of {record.setup.name}</h2>
-      {here ? (
-        <p className="mt-1">
-          {other}’s half comes from the other phone.{' '}
-          {nextLook(record, code.half) === null ? 'It is done.' : 'It is not done yet.'}
-        </p>
-      ) : (
-        <p className="mt-1">
-          {other} answers on the other phone. Here {(record.half && who[record.half]) ?? 'you'} looks at{' '}
-          {record.half && looksFor(record, record.half).length} things, and each is closed by saying what you saw.
-        </p>
-      )}
+      <p className="mt-1">{here ? arrivedWords(record, code.half, other) : beginWords(record, other)}</p>
       <button type="button" className="btn btn-act mt-3 min-h-14" onClick={take}>
         {here ? 'Put both halves together' : 'Begin this half'}
       </button>
