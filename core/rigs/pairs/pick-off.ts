@@ -149,7 +149,7 @@ function hands(ctx: Context): Finding[] {
           code: 'pick.hand',
           severity,
           subject: [a.end.id],
-          because: 'It can do {margin~} times what is needed at the bottom; {wanted} times is asked for with two.',
+          because: 'It can do {margin~} what is needed at the bottom; {wanted} is asked for with two.',
           numbers: [
             { key: 'margin', label: 'Hand over need, two persons', quantity: 'ratio', value: margin },
             { key: 'wanted', label: 'Asked for', quantity: 'ratio', value: exactly(wanted) },

@@ -265,7 +265,7 @@ function overLimb({ overLimb: over }: Tree): Finding[] {
           : `The loaded line runs over a limb below its tie-in${over === 'much' ? ', bent by 90° or more' : ''}.`,
       because:
         over === 'much'
-          ? 'Friction over the limb: the rope above it can carry {hides~} times the load below; slack is stored there and comes out all at once when the line slides off or the limb breaks.'
+          ? 'Friction over the limb: the rope above it can carry {hides~} the load below; slack is stored there and comes out all at once when the line slides off or the limb breaks.'
           : 'Where it bends over wood, slack is stored beyond, and comes out when the line slides off.',
       remedy:
         'Lift the line off the limb, or feed the slack down before it is loaded again; tie in where it runs free.',
