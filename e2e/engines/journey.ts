@@ -3,6 +3,20 @@ import { inWords } from '../../core/foundations/vocabulary/index.ts';
 import { until } from './driver.ts';
 import type { Page } from './page.ts';
 
+/** What comes sooner than anybody can look is asked again: the clock of the page goes on by as long as a look. */
+const LOOKING_TAKES_TIME = `() => {
+  const Real = Date;
+  let shiftMs = 0;
+  globalThis.lookLonger = () => { shiftMs += 3000; };
+  globalThis.Date = class extends Real {
+    constructor(...given) { if (given.length > 0) super(...given); else super(Real.now() + shiftMs); }
+    static now() { return Real.now() + shiftMs; }
+  };
+}`;
+
+/** A text of an item as it stands on a button: its numbers are whatever they are. */
+const asShown = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/\\\{\w+\\\}/g, '.+');
+
 /**
  * One thing that people do, from where it begins to where its end is seen. What an engine cannot be asked for is said,
  * and nothing is claimed of it.
@@ -46,6 +60,7 @@ const giveFile = (page: Page, label: string, text: string) =>
 interface AskedItem {
   readonly id: string;
   readonly expected: string;
+  readonly others: readonly string[];
 }
 /** The items of the check that stands on the page, as its record has them: as soon as it is on the disk. */
 const askedItems = (page: Page) =>
@@ -132,6 +147,9 @@ export const JOURNEY: readonly Part[] = [
       await page.press('button', /^Face to face/);
       await page.at(/\/check\//);
       const items = await askedItems(page);
+      await page.driver.run(LOOKING_TAKES_TIME, []);
+      const press = (words: string, within: string) =>
+        page.press('button', new RegExp(`^${asShown(inWords(words, 'rappel'))}$`), within);
       for (const who of ['climber', 'partner']) {
         const half = `[data-half="${who}"]`;
         const asked = () =>
@@ -140,11 +158,18 @@ export const JOURNEY: readonly Part[] = [
             [half],
           );
         for (let id = await asked(); id !== null; id = await asked()) {
-          const answer = inWords(items.find((i) => i.id === id)!.expected, 'rappel');
-          const pattern = answer.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/\\\{\w+\\\}/g, '.+');
-          await page.press('button', new RegExp(`^${pattern}$`), `${half} [data-item="${id}"]`);
+          await page.driver.run('() => globalThis.lookLonger()', []);
+          await press(items.find((i) => i.id === id)!.expected, `${half} [data-item="${id}"]`);
           await until(`${id} taken`, async () => (await asked()) !== id);
         }
+        // In one check of four something comes back the other way round.
+        const back = await page.driver.run<string | null>(
+          `(half) => document.querySelector(half + ' [data-turned]')?.getAttribute('data-turned') ?? null`,
+          [half],
+        );
+        if (back === null) continue;
+        for (const other of items.find((i) => i.id === back)!.others) await press(other, `${half} [data-turned]`);
+        await press('I saw none of those', `${half} [data-turned]`);
       }
       await page.press('button', 'Close the check');
       await page.at(/\/log\//);
