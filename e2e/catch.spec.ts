@@ -16,7 +16,7 @@ test('plan a lead belay, see the device reach the first piece, take the remedy o
     .getByRole('button', { name: /^Take / })
     .click();
   await expect(page).toHaveURL(/\/demo\/setups\/.+/);
-  await page.getByRole('link', { name: 'If they fall' }).click();
+  await page.getByRole('link', { name: 'If the leader falls' }).click();
   await expect(verdict(page)).toBeVisible();
 
   // High above the last piece, the first one low: the belayer is lifted into it.
@@ -32,7 +32,7 @@ test('plan a lead belay, see the device reach the first piece, take the remedy o
   const reaches = page.locator('[data-finding="catch.first-piece"]');
   await expect(reaches).toHaveAttribute('data-severity', 'stop');
   await expect(reaches).toContainText(
-    /(In every calculated fall|In \d+ of 100 calculated falls) your device reaches the first piece/,
+    /(In every calculated fall|In \d+ of 100 calculated falls) your device is pulled into the first piece/,
   );
   // What was asked stands in the address.
   await page.reload();
@@ -105,7 +105,7 @@ test('another rope is tried without changing the set-up, and taken into it', asy
 
 test('on a top rope the fall is the stretch; a set-up without a catch says so', async ({ page }) => {
   await open(page, '/demo/setups/choice-wall');
-  await page.getByRole('link', { name: 'If they fall' }).click();
+  await page.getByRole('link', { name: 'If the climber falls' }).click();
   await expect(page.getByRole('slider', { name: 'Anchor' })).toBeVisible();
   await expect(page.getByLabel('First piece clipped')).toHaveCount(0);
   await expect(verdict(page)).toBeVisible();

@@ -9,7 +9,7 @@ import { expect, open } from './helpers.ts';
 
 export const setup = filled(SETUPS['belay-top-rope']);
 /** The whole check, gone through by both a minute ago. */
-export function checked(): CheckRecord {
+function checked(): CheckRecord {
   const { findings, verdict } = assess(setup);
   const items = buildCheck(setup, findings);
   const at = new Date(Date.now() - 60_000).toISOString();

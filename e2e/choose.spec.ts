@@ -80,6 +80,6 @@ test('what the locker lacks is named by what it must do', async ({ page }) => {
   await expect(page.getByText(/A locking connector with a broad end, inside width at least 22\.8\smm\./)).toBeVisible({
     timeout: 30_000,
   });
-  await expect(page.getByText(/A cord of 5\.4\smm to 7\.9\smm/)).toBeVisible();
+  await expect(page.getByText(/Nylon, polyester or aramid cord, 5\.4\smm to 7\.9\smm/)).toBeVisible();
   await expect(page.getByText(/Choose people first \(who goes down\)/)).toBeVisible();
 });

@@ -90,7 +90,7 @@ test('what is left out stays within reach, with its reason; a rope that is not a
 
 test('an empty locker is told what it needs, never a product', async ({ page }) => {
   await open(page, '/mine/plan?job=rappel-single&height=30');
-  await expect(page.getByText('A rope of at least 31 m, knots taken off.')).toBeVisible();
+  await expect(page.getByText('A rope at least 31 m long after knots.')).toBeVisible();
   await expect(page.getByText('A locking connector with a broad end.')).toBeVisible();
 });
 

@@ -72,7 +72,9 @@ test('a rig is built anew as two clamps on two slings: the foot loop at the lowe
   }
   await expect(page.getByRole('img', { name: /a stroke gains 30/ })).toBeVisible();
   await expect(page.locator('[data-finding="ascend.drop"]')).toHaveAttribute('data-severity', 'clear');
-  await expect(page.getByRole('button', { name: 'Back down on two clamps, a little at a time' })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: 'Down-climbing the rope on two ascenders, a little at a time' }),
+  ).toBeVisible();
   await saved(page);
   await page.reload();
   await expect(order).toHaveText([/Upper clamp/, /Lower clamp/]);

@@ -1,10 +1,11 @@
 import { newSequence, PROCEDURE_IDS, PROCEDURES } from '../core/answers/procedures/index.ts';
+import { inWords } from '../core/foundations/vocabulary/index.ts';
 import { lowSpanFromMemory, wallAnchor } from '../core/samples/index.ts';
 import { writeSequence } from '../core/records/files/index.ts';
 import { doStep, expect, moveUp, open, saved, test, verdict } from './helpers.ts';
 
 const steps = PROCEDURES['clean-anchor'].steps;
-const does = (id: string) => steps.find((s) => s.id === id)!.does;
+const does = (id: string) => inWords(steps.find((s) => s.id === id)!.does, 'rappel');
 
 test('a procedure is taken, reordered into a fatal order by keyboard, and it says where and why; undo takes it back', async ({
   page,

@@ -147,7 +147,7 @@ test('a bollard is tuned to a new rope on a phone, with a reload in the middle, 
   // What belonged to the other rope is gone: the bollard is set for this one.
   await page.getByLabel('To the rope').selectOption({ label: 'Parmelia 45, white' });
   await expect(page.getByRole('alert')).toHaveText(
-    /Setting 5 was found before; the bollard was set for another rope since/,
+    /Setting 5 was found before; the bollard has since been set for another rope/,
   );
   await open(page, '/demo/setups/choice-beech');
   await page.getByRole('button', { name: /^Findings/ }).click();

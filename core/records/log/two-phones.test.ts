@@ -58,7 +58,7 @@ const mends = (record: CheckRecord, id: string, s: number) =>
 describe('a check by two phones', () => {
   it('the second phone asks the same from the first code, and both are complete when each has read the other', () => {
     const first = begun();
-    const second = taken(joined(halfOf(first, true)));
+    const second = taken(joined(halfOf(first, true), assess));
     expect(second).toMatchObject({ id: 'two', half: 'partner', mode: 'two-phones', items: first.items, verdict });
     const mine = answered(first, 5);
     // A clock that is ten minutes behind makes no answer older than the check.
@@ -79,7 +79,7 @@ describe('a check by two phones', () => {
       beginCheck({ id: 'two', mode: 'two-phones', half: 'partner', setup, verdict, items: all, startedAt: at(0) }),
     );
     expect(hasHeard(first)).toBe(false);
-    const second = taken(joined(halfOf(first, true)));
+    const second = taken(joined(halfOf(first, true), assess));
     expect(second.half).toBe('climber');
     expect(hasHeard(second)).toBe(true);
     expect(open.every((i) => itemStatus(second, i).state === 'done')).toBe(true);
@@ -88,7 +88,7 @@ describe('a check by two phones', () => {
   });
   it('what one saw wrong stops the other as soon as it is read', () => {
     const first = begun();
-    const second = says(taken(joined(halfOf(first, true))), 'tie-in', false, 40);
+    const second = says(taken(joined(halfOf(first, true), assess)), 'tie-in', false, 40);
     const told = reads(answered(first, 5), second);
     expect(nextLook(told, 'climber')!.map((i) => i.id)).toEqual(['tie-in']);
     expect(
@@ -100,7 +100,7 @@ describe('a check by two phones', () => {
   });
   it('who answered without knowing of a repair on the other phone looks again at what it touched, whatever the clocks say', () => {
     const first = begun();
-    const second = taken(joined(halfOf(first, true)));
+    const second = taken(joined(halfOf(first, true), assess));
     for (const shiftS of [-3000, 0, 3000]) {
       const mended = answered(mends(says(second, 'tie-in', false, 40), 'tie-in', 60), 70);
       const both = reads(answered(first, 5 + shiftS), mended);
@@ -119,7 +119,7 @@ describe('a check by two phones', () => {
   });
   it('where both put the same thing right without knowing it, both look at it once more, and then it is done', () => {
     const first = begun();
-    const second = taken(joined(halfOf(first, true)));
+    const second = taken(joined(halfOf(first, true), assess));
     const mended = (record: CheckRecord, s: number) =>
       answered(mends(says(record, 'tie-in', false, s), 'tie-in', s + 20), s + 30);
     const [mine, theirs] = [mended(first, 40), mended(second, 45)];
@@ -143,7 +143,7 @@ describe('a check by two phones', () => {
       ok: false,
       message: expect.stringMatching(/answered here/) as string,
     });
-    expect(joined(code)).toMatchObject({ ok: false, message: expect.stringMatching(/first code/) as string });
+    expect(joined(code, assess)).toMatchObject({ ok: false, message: expect.stringMatching(/first code/) as string });
     const theirs = { ...code, half: 'partner' as const };
     for (const other of [
       { ...theirs, items: theirs.items.slice(1) },
@@ -165,7 +165,7 @@ describe('a check by two phones', () => {
       ok: false,
       message: expect.stringMatching(/not one of the answers/) as string,
     });
-    expect(joined({ ...halfOf(first, true), items: ['of-tomorrow'] })).toMatchObject({ ok: false });
+    expect(joined({ ...halfOf(first, true), items: ['of-tomorrow'] }, assess)).toMatchObject({ ok: false });
     expect(withOther({ ...first, mode: 'face-to-face', half: null }, theirs)).toMatchObject({ ok: false });
   });
   it('a next go comes over as one, with what it leaves out', () => {
@@ -173,13 +173,13 @@ describe('a check by two phones', () => {
     const next = itemsOfNextGo(items, setup, 'next-route', { known, failed: new Set() });
     const since = { check: 'before', at: at(-900), what: 'next-route' } as const;
     const go = { ...begun(), depth: 'next-go' as const, since, items: next };
-    const there = taken(joined(halfOf(go, true)));
+    const there = taken(joined(halfOf(go, true), assess));
     expect(there.items).toEqual(next);
     expect(there.leftOut.length).toBeGreaterThan(5);
   });
   it('what has ended is not changed by a code that comes late', () => {
     const first = { ...answered(begun(), 5), outcome: 'abandoned' as const, endedAt: at(900) };
-    const second = answered(taken(joined(halfOf(begun(), true))), 5);
+    const second = answered(taken(joined(halfOf(begun(), true), assess)), 5);
     expect(reads(first, second)).toBe(first);
   });
 
@@ -196,7 +196,7 @@ describe('a check by two phones', () => {
   const few = items.filter((i) => ['knot', 'device'].includes(checkPartOf(i)));
   function acted(list: readonly Act[]) {
     const climber = { ...begun(), items: few };
-    const phones: Record<Half, CheckRecord> = { climber, partner: taken(joined(halfOf(climber, true))) };
+    const phones: Record<Half, CheckRecord> = { climber, partner: taken(joined(halfOf(climber, true), assess)) };
     // By itself, beside the events: which repairs each knew of when they last answered an item.
     const repairs: { readonly nr: number; readonly itemId: string }[] = [];
     const known: Record<Half, ReadonlySet<number>> = { climber: new Set(), partner: new Set() };

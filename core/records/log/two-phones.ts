@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { assess } from '../../answers/assess/index.ts';
+import type { Finding, Severity } from '../../foundations/finding/index.ts';
 import { allItems, buildCheck, HALVES, isOpen, otherOf, titlesLeftOut } from '../../answers/check/index.ts';
-import { setupSchema } from '../../rigs/rig/index.ts';
+import { setupSchema, type Setup } from '../../rigs/rig/index.ts';
 import { idSchema } from '../../things/gear/index.ts';
 import { chainOf, together } from './both-halves.ts';
 import { checkRecordSchema, type CheckRecord } from './check-record.ts';
@@ -60,8 +60,14 @@ function judged(record: CheckRecord): Joined {
   return refused(`What the code says does not fit together: ${path.join('.')}: ${message}.`);
 }
 
-/** The same check, to be answered by the other half, on a phone that has not heard of it. */
-export function joined(code: HalfCheck): Joined {
+type Assess = (setup: Setup) => { readonly findings: readonly Finding[]; readonly verdict: Severity };
+
+/**
+ * The same check, to be answered by the other half, on a phone that has not heard of it.
+ *
+ * @param assess is given, so that what only reads records does not load all that judges.
+ */
+export function joined(code: HalfCheck, assess: Assess): Joined {
   const { setup } = code;
   if (setup === null)
     return refused(

@@ -1,3 +1,4 @@
+import { assess } from '@core/answers/assess';
 import { Link, useNavigate } from 'react-router';
 import { checkers, joined, looksFor, nextLook, withOther, type CheckRecord, type HalfCheck } from '@core/records/log';
 import { usePlace } from '../../../app/place';
@@ -19,7 +20,7 @@ export function JoinCheck({ code }: { code: HalfCheck }) {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const here = checks.find((c) => c.id === code.id) ?? null;
-  const result = here ? withOther(here, code) : joined(code);
+  const result = here ? withOther(here, code) : joined(code, assess);
   if (!result.ok)
     return (
       <p role="alert" className="mt-3 rounded-lg bg-stop-wash p-4 text-stop">

@@ -1,3 +1,4 @@
+import { fallWords } from './fall-words';
 import { Pause, Play } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -55,12 +56,12 @@ export function CatchPage() {
  * One fall onto the belayer of a set-up: where everybody is, what follows in ten thousand tries, and what changes it.
  */
 function CatchView({ setup }: { setup: Setup }) {
-  useTitle(`If the leader falls: ${setup.name}`);
+  useTitle(`${fallWords(setup)}: ${setup.name}`);
   const index = useMemo(() => indexOf(setup), [setup]);
   const a = catchIn(index);
   return (
     <div className="mx-auto max-w-[1500px] px-3 py-4 sm:px-5">
-      <h1>If the leader falls</h1>
+      <h1>{fallWords(setup)}</h1>
       {a ? (
         <Fall setup={setup} a={a} />
       ) : (

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { assess, assumedInRig } from '@core/answers/assess';
 import { findingKeys, overall, SEVERITIES, type Severity } from '@core/foundations/finding';
 import { JOB_FACTS } from '@core/things/gear';
+import { fallWords } from '../catch/fall-words';
 import type { Setup } from '@core/rigs/rig';
 import { LazyDrawings } from '../../../drawing/lazy';
 import { printDay } from '../../../ui/dates';
@@ -101,7 +102,7 @@ export function SetupView({ setup, change }: { setup: Setup; change: (next: Setu
             {belayedFromBelow(setup) && (
               <Link className="btn" to="catch">
                 <TrendingDown aria-hidden className="size-5" />
-                If the leader falls
+                {fallWords(setup)}
               </Link>
             )}
             <StepsLink setup={setup} />
