@@ -24,9 +24,10 @@ export function ThirdHand({ setup }: { setup: Setup }) {
         A mini haul from your locker
       </h3>
       <p className="max-w-prose">
-        Above the casualty’s device something that bites on the rope; the end of your rope, or a cord, from the casualty
-        up through it, down through a connector at the casualty, and up to your hand. Over connectors you pull{' '}
-        {say(overConnectorsN)}, over two pulleys {say(overPulleysN)}.
+        Rig a 3:1: a rope grab or Prusik above the casualty’s device; a cord, or the end of your rope, from the casualty
+        up through it, down through a pulley at the casualty, and up to your hand. You pull upwards with about{' '}
+        {say(overPulleysN)} over pulleys, {say(overConnectorsN)} over carabiners. To use your weight add a redirect, and
+        expect a tenth (good pulleys) to two thirds (carabiners) more.
       </p>
       {missing.length > 0 && (
         <p className="mt-2 rounded-lg bg-untested-wash p-2.5 text-untested">
