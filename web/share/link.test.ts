@@ -1,7 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { writeSetup } from '@core/records/files';
-import { SETUPS, variedSetups } from '@core/samples';
+import { assess } from '@core/answers/assess';
+import { buildCheck } from '@core/answers/check';
+import { writeHalf, writeSetup } from '@core/records/files';
+import { beginCheck, halfOf, sawEvent, withEvent } from '@core/records/log';
+import { filled, SETUPS, variedSetups } from '@core/samples';
 import { codeOf, documentOf } from './link';
 
 describe('a set-up in a link', () => {
@@ -57,5 +60,39 @@ describe('a set-up in a link', () => {
     const { base32nopad } = await import('@scure/base');
     const code = base32nopad.encode(bytes.slice(0, 20_000));
     expect(await documentOf(code.slice(0, 39_000))).toMatchObject({ ok: false });
+  });
+});
+
+describe('half a check in a link', () => {
+  const begunOf = (setup: (typeof SETUPS)[keyof typeof SETUPS]) => {
+    const { findings, verdict } = assess(setup);
+    const items = buildCheck(setup, findings);
+    const startedAt = '2026-05-01T09:00:00.000Z';
+    const begun = beginCheck({
+      id: 'V1StGXR8_Z5jdHi6B-myT',
+      mode: 'two-phones',
+      half: 'climber',
+      setup,
+      verdict,
+      items,
+      startedAt,
+    });
+    const at = (i: number) => new Date(Date.parse(startedAt) + 4321 * (i + 1)).toISOString();
+    return items
+      .flatMap((item) => (['climber', 'partner'] as const).map((who) => ({ item, who })))
+      .reduce((record, { item, who }, i) => withEvent(record, sawEvent(item, who, item.expected, at(i))), begun);
+  };
+  it('comes over as it was, and fits into one QR code: the first one, and the one with all that both said', async () => {
+    for (const [name, sample] of Object.entries(SETUPS)) {
+      if (sample.persons.length < 2) continue;
+      const record = begunOf(filled(sample));
+      for (const first of [true, false]) {
+        const half = halfOf(record, first);
+        const code = await codeOf(writeHalf(half));
+        expect(code.length, `${name}, ${first ? 'first' : 'last'}`).toBeLessThan(4296 - 60);
+        const read = await documentOf(code);
+        expect(read.ok && read.value.kind === 'half' && read.value.half).toEqual(half);
+      }
+    }
   });
 });

@@ -33,7 +33,7 @@ const earlier = (whole: readonly CheckItem[], ...failed: string[]) => ({
 const samples = Object.entries(SETUPS).map(([name, setup]) => ({ name, setup: filled(setup) }));
 
 describe('how long a check takes the slower of two', () => {
-  // What people do again the fifteenth time: the limits were set by what they said of checks that they gave up.
+  // Longer than that, and nobody does it the fifteenth time: common practice of checks that are given up, from memory.
   const LIMITS = {
     whole: { things: 16, words: 450, seconds: 210 },
     'next-go': { things: 8, words: 160, seconds: 75 },

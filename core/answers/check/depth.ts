@@ -145,7 +145,7 @@ export function itemsOfNextGo(
   );
 }
 
-/** A next go is at most so much: what people said they do the fifteenth time. */
+/** A next go is at most so much: longer, and nobody does it the fifteenth time. From memory. */
 const NEXT_GO_MOST = { things: 8, words: 160, seconds: 75 } as const;
 
 /**

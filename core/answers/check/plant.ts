@@ -17,7 +17,7 @@ const PLANTS: Partial<Record<CheckItemKind, string>> = {
   'device-connector': 'Leave the gate of your belay connector unlocked.',
   'rope-ends': 'Take the knot out of the free end of the rope.',
 };
-/** What whoever plants does, in words; null: nobody plants there. */
+/** What the one who plants does, in words; null: nobody plants there. */
 export const plantWords = (item: Pick<CheckItem, 'id'>): string | null => PLANTS[kindOf(item)!] ?? null;
 
 /**

@@ -7,7 +7,7 @@ import { itemStatus } from './item-status.ts';
 
 /*
  * What two phones said of one check, in one order that follows from what was said alone, so that it is the same on
- * both. Clocks are not trusted: whoever answered on one phone without knowing of a repair on the other one looks again,
+ * both. Clocks are not trusted: a half that answered without knowing of a repair on the other phone looks again,
  * so that nothing counts as seen that was put right after it was looked at.
  */
 
@@ -61,7 +61,7 @@ function inOneOrder(record: CheckRecord, chains: Chains, heard: readonly Heard[]
     now = { ...now, events: [...now.events, ...events] };
   };
   const itemOf = (id: string) => record.items.find((i) => i.id === id);
-  /** Whoever hears of a repair looks again at what they had answered without knowing of it. */
+  /** A half that hears of a repair looks again at what it had answered without knowing of it. */
   const hears = (half: Half, upTo: number) => {
     for (const { itemId, by } of unheard.filter((u) => u.half === half && u.by < upTo)) {
       const item = itemOf(itemId)!;

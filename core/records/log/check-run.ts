@@ -48,7 +48,7 @@ export function stillPlanted({ planted, events }: Omit<Running, 'items'>): Check
   return planted?.at && !events.some((e) => e.type === 'fixed' && e.itemId === planted.itemId) ? planted : null;
 }
 
-/** One of the two has still to answer it. Whoever planted a fault does not look at it until it is put right. */
+/** One of the two has still to answer it. The one who planted a fault does not look at it until it is put right. */
 export function waitsFor(record: Running, item: CheckItem, half: Half): boolean {
   const planted = stillPlanted(record);
   const own = planted?.by === half && planted.itemId === item.id;
@@ -81,7 +81,7 @@ export function turnedFor(record: Pick<CheckRecord, 'id' | 'depth'> & Running, h
   return fit[Math.floor(chance / TURNED_ONE_IN) % Math.max(1, fit.length)] ?? null;
 }
 
-/** All is looked at, and nothing comes back to whoever answers here. */
+/** All is looked at, and nothing comes back to those who answer here. */
 export const nothingLeft = (record: CheckRecord): boolean =>
   nextItem(record) === null &&
   (record.half ? [record.half] : record.mode === 'alone' ? (['climber'] as const) : HALVES).every(

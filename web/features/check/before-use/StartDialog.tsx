@@ -32,6 +32,7 @@ import {
   goOn,
   setupAfter,
   sinceCheck,
+  stillPlanted,
   WHOLE_BECAUSE,
   type CheckRecord,
   type GoOn,
@@ -137,6 +138,7 @@ export function StartDialog({ setup, assessment, onClose }: StartDialogProps) {
             {leadWords(way, setup, whole)}
             {agreed.length > 0 && ` Agreed today already, in another check: ${agreed.map((i) => i.title).join(', ')}.`}
             {unfinished.length > 0 && ' The check that was begun before ends unfinished, and stays in the log.'}
+            {unfinished.some(stillPlanted) && ' Its planted fault is still there: put it right first.'}
           </Dialog.Description>
           {way.how === 'on' ? (
             <>
