@@ -1,21 +1,32 @@
 import { useState } from 'react';
 import { ToggleGroup } from 'radix-ui';
-import type { Severity } from '@core/foundations/finding';
-import { isSpread, printNumber, printQuantity, type Interval } from '@core/foundations/units';
+import type { Finding, FindingCode } from '@core/foundations/finding';
+import { isSpread, printNumber, printQuantity, type Interval, type UnitSystem } from '@core/foundations/units';
 import { usePreferences } from '../app/preferences';
 import type { DrawingProps } from './drawing-props';
 import { handsLayout } from './hands-layout';
 import { DeviceGlyph } from './glyphs';
-import { ArmReach, Body, Hand, HitchAbove, HitchBelow } from './hands-parts';
-import { marksFor } from './marks';
+import { handsFrame, HEIGHT, inside, WIDTH } from './hands-frame';
+import { HandsDimensions } from './HandsDimensions';
+import { ArmReach, Body, DeviceConnector, Extension, Hand, HitchAbove, HitchBelow, Strands } from './hands-parts';
 import { glyphOf, rigView } from './rig-view';
-import { Dimension, hullPath, Label, Marker } from './parts';
-import { add, mul, normal, vec, type Vec } from './vector';
+import { Label, Marks } from './parts';
+import { add, vec } from './vector';
 
-const WIDTH = 320;
-/** A sign at the edge would be cut in half. */
-const inside = (p: Vec): Vec => vec(Math.min(WIDTH - 14, Math.max(14, p.x)), p.y);
-const HEIGHT = 540;
+type Pose = 'hanging' | 'knee';
+
+/** Found where the hitch comes near the device. */
+const NEAR: ReadonlySet<FindingCode> = new Set([
+  'geometry.hitch-near-device',
+  'geometry.hitch-reaches-device',
+  'geometry.hitch-may-reach',
+]);
+const isNear = (findings: readonly Finding[]) => findings.some((f) => f.severity !== 'clear' && NEAR.has(f.code));
+
+const printed = (i: Interval, system: UnitSystem) =>
+  isSpread(i)
+    ? `${printNumber(i.low, 'lengthMm', system)} to ${printQuantity(i.high, 'lengthMm', system)}`
+    : printQuantity(i.best, 'lengthMm', system);
 
 /**
  * The set-up within arm's reach, to scale: extension, device, hitch, leg loop, with the clearances the engine computed.
@@ -25,82 +36,30 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: DrawingPro
   const { figures, findings } = assessment;
   const view = rigView(setup);
   const { below } = view;
-  const clearance = below ? (figures.clearance[below.attachment.id] ?? null) : null;
-  const extension = figures.extensionMm[view.main.id] ?? null;
-  const reach = below ? (figures.reach[below.attachment.id] ?? null) : null;
+  const clearance = (below && figures.clearance[below.attachment.id]) ?? null;
   const kneeIsWorst = clearance !== null && clearance.kneeRaisedMm.best < clearance.hangingMm.best;
-  const kneeMatters =
-    findings.some((f) => f.severity !== 'clear' && f.code.startsWith('geometry.hitch')) && kneeIsWorst;
-  const [picked, setPicked] = useState<'hanging' | 'knee' | null>(null);
-  const pose = picked ?? (kneeMatters ? 'knee' : 'hanging');
+  const [picked, setPicked] = useState<Pose | null>(null);
+  const pose = picked ?? (kneeIsWorst && isNear(findings) ? 'knee' : 'hanging');
   const layout = handsLayout(view, figures, pose === 'knee');
-  const { side, lip, attach, along, coilHigh } = layout;
-
-  const topMm = Math.max(layout.extensionMm + 150, (layout.above?.highMm ?? 0) + 60, 330);
-  const bottomMm = Math.min(layout.hand.y, -170) - 80;
-  const scale = Math.min(HEIGHT / (topMm - bottomMm), 0.72);
-  // A hitch and its dimensions need room beside the leg; without one both legs are shown whole.
-  const aside = below ? side * 34 : 0;
-  const px = (p: Vec): Vec => vec(WIDTH / 2 - aside + p.x * scale, (topMm - p.y) * scale);
-  const out = normal(along);
-  const beside = (p: Vec, mm: number) => px(add(p, mul(out, mm)));
-  const line = (...points: Vec[]) => `M${points.map((p) => `${p.x} ${p.y}`).join('L')}`;
-
-  const say = (i: Interval) =>
-    isSpread(i)
-      ? `${printNumber(i.low, 'lengthMm', system)} to ${printQuantity(i.high, 'lengthMm', system)}`
-      : printQuantity(i.best, 'lengthMm', system);
-  const toneOf = (prefix: string): Severity | 'plain' => {
-    const found = findings.find((f) => f.code.startsWith(prefix));
-    return !found || found.severity === 'clear' ? 'plain' : found.severity;
-  };
+  const frame = handsFrame(view, layout);
+  const { side } = layout;
+  const { px, scale } = frame;
+  const extension = figures.extensionMm[view.main.id];
+  const reach = below ? figures.reach[below.attachment.id] : undefined;
   const clear = pose === 'knee' ? clearance?.kneeRaisedMm : clearance?.hangingMm;
-  const clearTone = clear && clear.best <= 0 ? 'stop' : clear && clear.low < 30 ? 'mind' : 'plain';
-
-  const ropeWidth = Math.max(3, view.ropeA.diameterMm * scale);
-  const strandGap = ropeWidth / scale / 2 + 0.8;
-  const ropeB = view.joined ? 'var(--rope-b)' : 'var(--rope-a)';
-  const sides = view.strands === 2 ? [-1, 1] : [0];
-  const cordWidth = Math.max(2.2, (below?.hitch.item?.nominalDiameterMm ?? 6) * scale);
-  const ghost = { strokeDasharray: '5 4' };
-  const broadUp = view.connector?.loadedEnd !== 'narrow';
-  const broad = Math.max(14, (view.connector?.item?.broadInsideWidthMm ?? 40) / 2) * scale;
-  const narrow = 9 * scale;
-  const connectorTop = px(vec(0, layout.extensionMm));
-  const connectorLow = px(vec(0, layout.extensionMm - layout.connectorMm));
-  const rTop = broadUp ? broad : narrow;
-  const rLow = broadUp ? narrow : broad;
-  const gateSide = view.connector?.faces === 'rope' ? side : -side;
-
-  const parts = new Set(Object.keys(layout.parts));
-  const marks = marksFor(findings, parts, chosen);
-  const locked = view.connector?.gate === 'locked';
-  const hitchRefs = new Set([below?.hitch.id, below?.connector?.id]);
-  const summary = `Seen from behind the person. ${extension ? `Extension ${say(extension)}.` : ''} ${reach ? `Hitch reaches ${say(reach.reachMm)}.` : ''} ${clear ? `Clearance ${pose === 'knee' ? 'with the knee raised' : 'hanging'} ${say(clear)}.` : ''}`;
+  const hitchParts = new Set([below?.hitch.id, below?.connector?.id]);
+  const summary = [
+    'Seen from behind the person.',
+    extension ? `Extension ${printed(extension, system)}.` : '',
+    reach ? `Hitch reaches ${printed(reach.reachMm, system)}.` : '',
+    clear ? `Clearance ${pose === 'knee' ? 'with the knee raised' : 'hanging'} ${printed(clear, system)}.` : '',
+  ].join(' ');
 
   return (
     <figure className="min-w-0">
       <figcaption className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1">
         <span className="font-bold">{view.belays ? 'At the belayer' : 'Hands'}</span>
-        {below && (
-          <ToggleGroup.Root
-            type="single"
-            aria-label="Pose"
-            value={pose}
-            onValueChange={(value) => value && setPicked(value as 'hanging' | 'knee')}
-            className="no-print flex overflow-hidden rounded-md border border-line-2"
-          >
-            {(['hanging', 'knee'] as const).map((p) => (
-              <ToggleGroup.Item
-                key={p}
-                value={p}
-                className="min-h-11 bg-surface px-3 text-sm data-[state=on]:bg-ink data-[state=on]:font-bold data-[state=on]:text-paper sm:min-h-9"
-              >
-                {p === 'hanging' ? 'Hanging' : 'Knee raised'}
-              </ToggleGroup.Item>
-            ))}
-          </ToggleGroup.Root>
-        )}
+        {below && <Poses pose={pose} onPick={setPicked} />}
       </figcaption>
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
@@ -109,87 +68,12 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: DrawingPro
         aria-label={`Drawing of the hands. ${summary}`}
       >
         <Body layout={layout} px={px} scale={scale} kneeRaised={pose === 'knee'} />
-        {/* strands from the anchor into the device */}
-        {sides.map((k) => (
-          <path
-            key={k}
-            d={line(px(vec(k * 7, topMm)), px(vec(k * 7, layout.extensionMm + 8)))}
-            stroke={k <= 0 ? 'var(--rope-a)' : ropeB}
-            strokeWidth={ropeWidth}
-          />
-        ))}
-        {/* brake strands: lip, past the hitch, to the hand */}
-        {sides.map((k) => (
-          <path
-            key={k}
-            d={line(
-              beside(lip, k * strandGap),
-              ...(view.braker ? [beside(attach, k * strandGap + side * -14)] : []),
-              ...(view.braker
-                ? [
-                    px(add(layout.hand, vec(k * strandGap, 0))),
-                    px(add(layout.hand, vec(side * 16 + k * strandGap, -75))),
-                  ]
-                : [px(vec(side * 20, bottomMm))]),
-            )}
-            fill="none"
-            stroke={k <= 0 ? 'var(--rope-a)' : ropeB}
-            strokeWidth={ropeWidth}
-            strokeLinejoin="round"
-          />
-        ))}
-        {/* extension */}
-        <path
-          d={line(px(vec(0, -4)), connectorLow)}
-          stroke="var(--textile)"
-          strokeWidth={Math.max(6, 14 * scale)}
-          strokeLinecap="round"
-          {...(layout.guessed.extension ? ghost : {})}
-        />
-        {Array.from({ length: view.extension?.knots ?? 0 }, (_, i) => {
-          const at = px(
-            vec(0, ((layout.extensionMm - layout.connectorMm) * (i + 1)) / ((view.extension?.knots ?? 0) + 1)),
-          );
-          return (
-            <ellipse
-              key={i}
-              cx={at.x}
-              cy={at.y}
-              rx={12 * scale + 4}
-              ry={10 * scale + 3}
-              fill="var(--textile)"
-              stroke="var(--surface)"
-            />
-          );
-        })}
-        {/* device connector with its gate */}
-        <path
-          d={hullPath(
-            vec(connectorTop.x, connectorTop.y + rTop),
-            rTop,
-            vec(connectorLow.x, connectorLow.y - rLow),
-            rLow,
-          )}
-          fill="none"
-          stroke="var(--metal)"
-          strokeWidth="5"
-          {...(layout.guessed.extension ? ghost : {})}
-        />
-        <path
-          d={line(
-            vec(connectorTop.x + gateSide * rTop, connectorTop.y + rTop),
-            vec(connectorLow.x + gateSide * rLow, connectorLow.y - rLow),
-          )}
-          stroke={locked ? 'var(--ink)' : 'var(--surface)'}
-          strokeWidth={locked ? 8 : 5}
-          strokeDasharray={locked ? '16 100' : '9 3'}
-          strokeDashoffset={locked ? -8 : 0}
-        />
+        <Strands view={view} layout={layout} frame={frame} />
+        <Extension view={view} layout={layout} frame={frame} />
+        <DeviceConnector view={view} layout={layout} frame={frame} />
         <DeviceGlyph at={px(vec(0, layout.extensionMm + 12))} scale={scale} side={side} {...glyphOf(view.device)} />
-        {layout.above && (
-          <HitchAbove layout={layout} px={px} scale={scale} cordWidth={cordWidth} wraps={view.above!.hitch.wraps} />
-        )}
-        {below && <HitchBelow layout={layout} view={below} px={px} scale={scale} cordWidth={cordWidth} />}
+        {layout.above && <HitchAbove layout={layout} frame={frame} wraps={view.above!.hitch.wraps} />}
+        {below && <HitchBelow layout={layout} view={below} frame={frame} />}
         {view.braker && (
           <>
             <Hand at={px(layout.hand)} scale={scale} />
@@ -198,63 +82,58 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: DrawingPro
             </Label>
           </>
         )}
-        {/* dimensions */}
-        {extension && view.extension && (
-          <Dimension
-            from={px(vec(0, 0))}
-            to={px(vec(0, layout.extensionMm))}
-            offset={-side * 46}
-            label={['extension', printQuantity(extension.best, 'lengthMm', system)]}
-            anchor={side > 0 ? 'end' : 'start'}
-            tone={toneOf('geometry.device-')}
-          />
-        )}
-        {reach && (
-          <Dimension
-            from={px(attach)}
-            to={px(coilHigh)}
-            offset={side * 36}
-            label={['hitch reach', printQuantity(reach.reachMm.best, 'lengthMm', system)]}
-            anchor={side > 0 ? 'start' : 'end'}
-          />
-        )}
-        {clear && (
-          <Dimension
-            from={px(layout.overlapMm > 0 ? lip : coilHigh)}
-            to={px(layout.overlapMm > 0 ? coilHigh : lip)}
-            offset={side * 36}
-            label={
-              clear.best <= 0
-                ? ['touches', `${printQuantity(-clear.best, 'lengthMm', system)} over`]
-                : ['gap', printQuantity(clear.best, 'lengthMm', system)]
-            }
-            tone={clearTone}
-            anchor={side > 0 ? 'start' : 'end'}
-            shift={-10}
-          />
-        )}
+        <HandsDimensions
+          view={view}
+          layout={layout}
+          frame={frame}
+          findings={findings}
+          extension={extension}
+          reach={reach?.reachMm}
+          clear={clear}
+        />
         {layout.armReachMm !== null && (view.extension || view.above) && (
           <ArmReach
             layout={layout}
             px={px}
-            topMm={topMm}
+            topMm={frame.topMm}
             label={`arm ${printQuantity(layout.armReachMm, 'lengthMm', system)}`}
           />
         )}
-        {marks.map((mark) => {
-          const at = px(layout.parts[mark.part]!);
-          const outward = mark.part === view.connector?.id && !hitchRefs.has(mark.part) ? side : -side;
-          return (
-            <Marker
-              key={mark.part}
-              mark={mark}
-              at={at}
-              sign={inside(add(at, vec(outward * 34, mark.part === view.main.end.id ? -18 : 4)))}
-              onChoose={onChoose}
-            />
-          );
-        })}
+        <Marks
+          findings={findings}
+          parts={Object.fromEntries(Object.entries(layout.parts).map(([part, at]) => [part, px(at)]))}
+          chosen={chosen}
+          away={(part, at) => {
+            const outward = part === view.connector?.id && !hitchParts.has(part) ? side : -side;
+            const sign = inside(add(at, vec(outward * 34, part === view.main.end.id ? -18 : 4)));
+            return vec(sign.x - at.x, sign.y - at.y);
+          }}
+          onChoose={onChoose}
+        />
       </svg>
     </figure>
+  );
+}
+
+/** Hanging, or with the knee raised: the hitch on a leg loop comes up with it. */
+function Poses({ pose, onPick }: { pose: Pose; onPick: (pose: Pose) => void }) {
+  return (
+    <ToggleGroup.Root
+      type="single"
+      aria-label="Pose"
+      value={pose}
+      onValueChange={(value) => value && onPick(value as Pose)}
+      className="no-print flex overflow-hidden rounded-md border border-line-2"
+    >
+      {(['hanging', 'knee'] as const).map((p) => (
+        <ToggleGroup.Item
+          key={p}
+          value={p}
+          className="min-h-11 bg-surface px-3 text-sm data-[state=on]:bg-ink data-[state=on]:font-bold data-[state=on]:text-paper sm:min-h-9"
+        >
+          {p === 'hanging' ? 'Hanging' : 'Knee raised'}
+        </ToggleGroup.Item>
+      ))}
+    </ToggleGroup.Root>
   );
 }

@@ -5,11 +5,10 @@ import { printInterval, printQuantity } from '@core/foundations/units';
 import { usePreferences } from '../app/preferences';
 import { Dragged } from './Dragged';
 import type { DrawingProps } from './drawing-props';
-import { marksFor } from './marks';
-import { Dimension, Marker } from './parts';
+import { Dimension, Marks } from './parts';
 import { rigView } from './rig-view';
 import { BOTTOM, forceAt, ForceChart, HEIGHT, TOP, WIDTH } from './site-parts';
-import { add, vec, type Vec } from './vector';
+import { vec, type Vec } from './vector';
 
 /** Where things lie in a site: from the anchor down in px, with the place of the person who is moved along the rope. */
 export interface SiteGeometry {
@@ -85,7 +84,6 @@ export function SiteFrame({ setup, assessment, chosen, onChoose, onChange, scene
   const now = brake ? forceAt(brake.profile, depthM) : null;
   const say = (m: number) => printQuantity(m, 'lengthM', system);
   const parts = scene.parts(geometry);
-  const marks = marksFor(findings, new Set(Object.keys(parts)), chosen);
   const reading = now
     ? `At ${say(depthM)} the brake hand needs ${printInterval(now, 'forceN', system)}.`
     : `At ${say(depthM)} below the anchor.`;
@@ -153,19 +151,13 @@ export function SiteFrame({ setup, assessment, chosen, onChoose, onChange, scene
           {scene.figure}
         </Dragged>
         {onChange && scene.handles?.(geometry, onChange)}
-        {marks.map((mark) => {
-          const at = parts[mark.part]!;
-          const left = scene.left.has(mark.part);
-          return (
-            <Marker
-              key={mark.part}
-              mark={mark}
-              at={at}
-              sign={add(at, vec(left ? -48 : 34, at.y < TOP + 4 ? -16 : 6))}
-              onChoose={onChoose}
-            />
-          );
-        })}
+        <Marks
+          findings={findings}
+          parts={parts}
+          chosen={chosen}
+          away={(part, at) => vec(scene.left.has(part) ? -48 : 34, at.y < TOP + 4 ? -16 : 6)}
+          onChoose={onChoose}
+        />
       </svg>
       <p className="min-h-6 text-center text-sm" aria-live="off">
         {reading}

@@ -71,34 +71,6 @@ export function handsLayout(view: RigView, figures: Figures, kneeRaised: boolean
   // The brake strands run on past the attachment, outside the leg, to the hand.
   const hand = add(onLeg && below ? attach : vec(side * 60, -60), vec(side * 40, -105));
   const top = above ? topOfAbove(view, figures) : null;
-  const parts: Record<ElementId, Vec> = {
-    [main.end.id]: vec(0, extensionMm + 18),
-    ...(view.extension ? { [view.extension.id]: vec(0, (extensionMm - connectorMm) / 2) } : {}),
-    ...(view.connector ? { [view.connector.id]: vec(0, extensionMm - connectorMm * 0.55) } : {}),
-    ...(view.beside ? { [view.beside.id]: vec(side * 24, extensionMm - connectorMm * 0.4) } : {}),
-    ...(wearer
-      ? {
-          [wearer.harnessId]: vec(-side * 120, 52),
-          [wearer.id]: vec(-side * 120, 250),
-          [wearer.legLoopId]: leg,
-        }
-      : {}),
-    ...(view.braker ? { [view.braker.handId]: hand } : {}),
-    ...(below
-      ? {
-          [below.hitch.id]: at(reachMm - coilMm / 2),
-          ...(below.connector ? { [below.connector.id]: at(hitchConnectorMm / 2) } : {}),
-        }
-      : {}),
-    ...(above && top
-      ? {
-          [above.hitch.id]: vec(0, (top.lowMm + top.highMm) / 2),
-          ...Object.fromEntries(
-            above.attachment.pieces.map((p, i) => [p.id, vec(-side * 42, top.lowMm * (0.5 + i * 0.3))]),
-          ),
-        }
-      : {}),
-  };
   return {
     side,
     extensionMm,
@@ -116,7 +88,12 @@ export function handsLayout(view: RigView, figures: Figures, kneeRaised: boolean
     overlapMm: below ? Math.max(0, reachMm - length(sub(lip, attach))) : 0,
     above: top,
     guessed: { extension: extension === undefined, hitch: reach === undefined, body: person === null },
-    parts,
+    parts: {
+      ...partsOfPerson(view, side, leg, hand),
+      ...partsOfMain(view, side, extensionMm, connectorMm),
+      ...partsBelow(view, { reachMm, coilMm, hitchConnectorMm }, at),
+      ...partsAbove(view, side, top),
+    },
   };
 }
 
@@ -130,3 +107,45 @@ function topOfAbove({ above, extension }: RigView, figures: Figures): { lowMm: n
   const highMm = reach && tether ? tether.best + reach.reachMm.best - connectorMm : fallback;
   return { highMm, lowMm: highMm - (reach?.coilMm ?? MIDDLING.coilMm) };
 }
+
+type Parts = Readonly<Record<ElementId, Vec>>;
+
+const partsOfMain = (view: RigView, side: number, extensionMm: number, connectorMm: number): Parts => ({
+  [view.main.end.id]: vec(0, extensionMm + 18),
+  ...(view.extension ? { [view.extension.id]: vec(0, (extensionMm - connectorMm) / 2) } : {}),
+  ...(view.connector ? { [view.connector.id]: vec(0, extensionMm - connectorMm * 0.55) } : {}),
+  ...(view.beside ? { [view.beside.id]: vec(side * 24, extensionMm - connectorMm * 0.4) } : {}),
+});
+
+const partsOfPerson = ({ wearer, braker }: RigView, side: number, leg: Vec, hand: Vec): Parts => ({
+  ...(wearer
+    ? {
+        [wearer.harnessId]: vec(-side * 120, 52),
+        [wearer.id]: vec(-side * 120, 250),
+        [wearer.legLoopId]: leg,
+      }
+    : {}),
+  ...(braker ? { [braker.handId]: hand } : {}),
+});
+
+const partsBelow = (
+  { below }: RigView,
+  { reachMm, coilMm, hitchConnectorMm }: Record<'reachMm' | 'coilMm' | 'hitchConnectorMm', number>,
+  at: (mm: number) => Vec,
+): Parts =>
+  below
+    ? {
+        [below.hitch.id]: at(reachMm - coilMm / 2),
+        ...(below.connector ? { [below.connector.id]: at(hitchConnectorMm / 2) } : {}),
+      }
+    : {};
+
+const partsAbove = ({ above }: RigView, side: number, top: HandsLayout['above']): Parts =>
+  above && top
+    ? {
+        [above.hitch.id]: vec(0, (top.lowMm + top.highMm) / 2),
+        ...Object.fromEntries(
+          above.attachment.pieces.map((p, i) => [p.id, vec(-side * 42, top.lowMm * (0.5 + i * 0.3))]),
+        ),
+      }
+    : {};

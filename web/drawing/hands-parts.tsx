@@ -1,9 +1,16 @@
+import { Gate } from './Gate';
+import type { HandsFrame } from './hands-frame';
+import type { HandsLayout } from './hands-layout';
 import { hullPath, Label } from './parts';
-import type { handsLayout } from './hands-layout';
-import type { HitchView } from './rig-view';
-import { add, mul, normal, vec, type Vec } from './vector';
+import type { HitchView, RigView } from './rig-view';
+import { add, mul, vec, type Vec } from './vector';
 
-type Layout = ReturnType<typeof handsLayout>;
+/** What is drawn, where in mm, and where on the sheet. */
+interface Drawn {
+  readonly view: RigView;
+  readonly layout: HandsLayout;
+  readonly frame: HandsFrame;
+}
 
 export function ArmReach({
   layout,
@@ -11,7 +18,7 @@ export function ArmReach({
   topMm,
   label,
 }: {
-  layout: Layout;
+  layout: HandsLayout;
   px: (p: Vec) => Vec;
   topMm: number;
   label: string;
@@ -47,7 +54,7 @@ export function Body({
   scale,
   kneeRaised,
 }: {
-  layout: Layout;
+  layout: HandsLayout;
   px: (p: Vec) => Vec;
   scale: number;
   kneeRaised: boolean;
@@ -121,23 +128,110 @@ export function Hand({ at, scale }: { at: Vec; scale: number }) {
 const GHOST = { strokeDasharray: '5 4' };
 const line = (...points: Vec[]) => `M${points.map((p) => `${p.x} ${p.y}`).join('L')}`;
 
+/** From the anchor into the device, and out of it past the hitch to the brake hand. */
+export function Strands({ view, layout, frame: { px, beside, topMm, bottomMm, ropePx, strandGapMm } }: Drawn) {
+  const { side, lip, attach, hand } = layout;
+  const colour = (k: number) => (k <= 0 || !view.joined ? 'var(--rope-a)' : 'var(--rope-b)');
+  const strands = view.strands === 2 ? [-1, 1] : [0];
+  const toHand = (k: number): Vec[] =>
+    view.braker
+      ? [
+          beside(attach, k * strandGapMm + side * -14),
+          px(add(hand, vec(k * strandGapMm, 0))),
+          px(add(hand, vec(side * 16 + k * strandGapMm, -75))),
+        ]
+      : [px(vec(side * 20, bottomMm))];
+  return (
+    <>
+      {strands.map((k) => (
+        <path
+          key={k}
+          d={line(px(vec(k * 7, topMm)), px(vec(k * 7, layout.extensionMm + 8)))}
+          stroke={colour(k)}
+          strokeWidth={ropePx}
+        />
+      ))}
+      {strands.map((k) => (
+        <path
+          key={k}
+          d={line(beside(lip, k * strandGapMm), ...toHand(k))}
+          fill="none"
+          stroke={colour(k)}
+          strokeWidth={ropePx}
+          strokeLinejoin="round"
+        />
+      ))}
+    </>
+  );
+}
+
+/** The sling that the device hangs on, with its knots. */
+export function Extension({ view, layout, frame: { px, scale } }: Drawn) {
+  const slingMm = layout.extensionMm - layout.connectorMm;
+  const knots = view.extension?.knots ?? 0;
+  return (
+    <>
+      <path
+        d={line(px(vec(0, -4)), px(vec(0, slingMm)))}
+        stroke="var(--textile)"
+        strokeWidth={Math.max(6, 14 * scale)}
+        strokeLinecap="round"
+        {...(layout.guessed.extension ? GHOST : {})}
+      />
+      {Array.from({ length: knots }, (_, i) => {
+        const at = px(vec(0, (slingMm * (i + 1)) / (knots + 1)));
+        return (
+          <ellipse
+            key={i}
+            cx={at.x}
+            cy={at.y}
+            rx={12 * scale + 4}
+            ry={10 * scale + 3}
+            fill="var(--textile)"
+            stroke="var(--surface)"
+          />
+        );
+      })}
+    </>
+  );
+}
+
+/** The connector of the device, its gate on the side that it is said to be on. */
+export function DeviceConnector({ view: { connector }, layout, frame: { px, endsPx } }: Drawn) {
+  const { side } = layout;
+  const gateSide = connector?.faces === 'rope' ? side : -side;
+  const top = add(px(vec(0, layout.extensionMm)), vec(0, endsPx.top));
+  const low = add(px(vec(0, layout.extensionMm - layout.connectorMm)), vec(0, -endsPx.low));
+  return (
+    <>
+      <path
+        d={hullPath(top, endsPx.top, low, endsPx.low)}
+        fill="none"
+        stroke="var(--metal)"
+        strokeWidth="5"
+        {...(layout.guessed.extension ? GHOST : {})}
+      />
+      <Gate
+        from={add(top, vec(gateSide * endsPx.top, 0))}
+        to={add(low, vec(gateSide * endsPx.low, 0))}
+        locked={connector?.gate === 'locked'}
+        size="small"
+      />
+    </>
+  );
+}
+
 /** Legs of the cord, its connector and the wraps around the strands below the device. */
 export function HitchBelow({
   layout,
   view,
-  px,
-  scale,
-  cordWidth,
+  frame: { px, beside, scale, cordPx },
 }: {
-  layout: Layout;
+  layout: HandsLayout;
   view: HitchView;
-  px: (p: Vec) => Vec;
-  scale: number;
-  cordWidth: number;
+  frame: HandsFrame;
 }) {
   const { side, along, attach, coilLow, coilHigh } = layout;
-  const out = normal(along);
-  const beside = (p: Vec, mm: number) => px(add(p, mul(out, mm)));
   const guessed = layout.guessed.hitch ? GHOST : {};
   const { wraps } = view.hitch;
   return (
@@ -145,14 +239,14 @@ export function HitchBelow({
       <path
         d={line(beside(coilLow, 0), px(layout.hitchConnectorEnd))}
         stroke="var(--cord)"
-        strokeWidth={cordWidth}
+        strokeWidth={cordPx}
         {...guessed}
       />
       <path
         d={line(beside(coilHigh, side * -16), beside(coilLow, side * -22), px(layout.hitchConnectorEnd))}
         fill="none"
         stroke="var(--cord)"
-        strokeWidth={cordWidth}
+        strokeWidth={cordPx}
         strokeLinejoin="round"
         {...guessed}
       />
@@ -170,7 +264,7 @@ export function HitchBelow({
             key={i}
             d={line(beside(add(p, mul(along, -2.5)), 15), beside(add(p, mul(along, 2.5)), -15))}
             stroke="var(--cord)"
-            strokeWidth={Math.max(2, cordWidth - 0.6)}
+            strokeWidth={Math.max(2, cordPx - 0.6)}
             strokeLinecap="round"
             opacity={layout.guessed.hitch ? 0.45 : 1}
           />
@@ -183,15 +277,11 @@ export function HitchBelow({
 /** Wraps above the device, with the tether that runs beside it to the harness. */
 export function HitchAbove({
   layout,
-  px,
-  scale,
-  cordWidth,
+  frame: { px, scale, cordPx },
   wraps,
 }: {
-  layout: Layout;
-  px: (p: Vec) => Vec;
-  scale: number;
-  cordWidth: number;
+  layout: HandsLayout;
+  frame: HandsFrame;
   wraps: number;
 }) {
   const { lowMm, highMm } = layout.above!;
@@ -204,16 +294,11 @@ export function HitchAbove({
         strokeWidth={Math.max(4, 11 * scale)}
         strokeLinejoin="round"
       />
-      <path d={line(px(vec(x, lowMm * 0.8)), px(vec(0, lowMm)))} stroke="var(--cord)" strokeWidth={cordWidth} />
+      <path d={line(px(vec(x, lowMm * 0.8)), px(vec(0, lowMm)))} stroke="var(--cord)" strokeWidth={cordPx} />
       {Array.from({ length: wraps * 2 }, (_, i) => {
         const y = lowMm + ((i + 0.5) / (wraps * 2)) * (highMm - lowMm);
         return (
-          <path
-            key={i}
-            d={line(px(vec(-14, y - 2)), px(vec(14, y + 2)))}
-            stroke="var(--cord)"
-            strokeWidth={cordWidth}
-          />
+          <path key={i} d={line(px(vec(-14, y - 2)), px(vec(14, y + 2)))} stroke="var(--cord)" strokeWidth={cordPx} />
         );
       })}
     </g>

@@ -1,7 +1,7 @@
-import { renderSentence } from '@core/foundations/finding';
+import { renderSentence, type ElementId, type Finding } from '@core/foundations/finding';
 import { usePreferences } from '../app/preferences';
 import { SEVERITY_WORDS, SeverityShape } from '../ui/SeverityMark';
-import type { DrawnMark } from './marks';
+import { marksFor, type DrawnMark } from './marks';
 import { add, length, mul, normal, sub, unit, type Vec } from './vector';
 
 const TONES = {
@@ -139,4 +139,26 @@ export function Marker({ mark, at, sign, onChoose }: MarkerProps) {
       </g>
     </g>
   );
+}
+
+/** The signs of all findings at the parts of a drawing. */
+export function Marks({
+  findings,
+  parts,
+  chosen,
+  away,
+  onChoose,
+}: {
+  findings: readonly Finding[];
+  /** Where each part is drawn, px. */
+  parts: Readonly<Record<ElementId, Vec>>;
+  chosen: number | null;
+  /** From the part to where its sign stands, px. */
+  away: (part: ElementId, at: Vec) => Vec;
+  onChoose: (index: number) => void;
+}) {
+  return marksFor(findings, new Set(Object.keys(parts)), chosen).map((mark) => {
+    const at = parts[mark.part]!;
+    return <Marker key={mark.part} mark={mark} at={at} sign={add(at, away(mark.part, at))} onChoose={onChoose} />;
+  });
 }

@@ -1,6 +1,6 @@
 import { assess } from '../assess/index.ts';
 import { seatKind } from '../../things/connector/index.ts';
-import type { FindingNumber } from '../../foundations/finding/index.ts';
+import type { Finding, FindingCode, FindingNumber } from '../../foundations/finding/index.ts';
 import {
   diameterOf,
   JOB_FACTS,
@@ -51,14 +51,16 @@ export function needs(open: Setup, items: readonly Item[], result: SearchResult)
   const ropes = chosen.length > 0 ? chosen : ofKind(items, 'rope');
   const connectors = ofKind(items, 'connector');
   const made = ofKind(items, 'device').filter((d) => servesJob(d.family, open.job));
-  const worst = result.combinations.length === 0 ? worstCodes(open, items, result) : [];
-  const everywhere = (code: string) => worst.length > 0 && worst.every((codes) => codes.includes(code));
+  const worst = result.combinations.length === 0 ? stops(open, items, result) : [];
+  const everywhere = (code: FindingCode) =>
+    worst.length > 0 && worst.every((found) => found.some((f) => f.code === code));
   const found: Need[] = [];
 
   if (openOf('rope') > 0 && (ofKind(items, 'rope').length < openOf('rope') || everywhere('geometry.rope-too-short')))
     found.push(ropeNeed(open));
   if (openOf('device') > 0 && made.length === 0 && ropes.length > 0) found.push(deviceNeed(open, ropes));
-  const clips = worst.some((codes) => codes.some((c) => c.startsWith('connector.')));
+  const places = new Set(slotsOf(open).flatMap((s) => (s.kind === 'connector' ? [s.ref] : [])));
+  const clips = worst.some((found) => found.some((f) => places.has(f.subject[0]!)));
   if (openOf('connector') > 0 && (connectors.length === 0 || (clips && made.length > 0)))
     found.push(connectorNeed(made[0], ropes));
   else if (connectors.length < openOf('connector'))
@@ -70,13 +72,11 @@ export function needs(open: Setup, items: readonly Item[], result: SearchResult)
   return found;
 }
 
-/** Codes of every *stop* of the first combinations that have one. */
-function worstCodes(open: Setup, items: readonly Item[], result: SearchResult): string[][] {
-  return result.rejected.slice(0, 40).map((c) =>
-    assess(combined(open, c.picks, items, []))
-      .findings.filter((f) => f.severity === 'stop')
-      .map((f) => f.code),
-  );
+/** Every *stop* of each of the first combinations that have one. */
+function stops(open: Setup, items: readonly Item[], result: SearchResult): Finding[][] {
+  return result.rejected
+    .slice(0, 40)
+    .map((c) => assess(combined(open, c.picks, items, [])).findings.filter((f) => f.severity === 'stop'));
 }
 
 function ropeNeed(open: Setup): Need {

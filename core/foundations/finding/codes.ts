@@ -7,9 +7,10 @@ import type { SourceId } from '../sources/index.ts';
  * - `broken`: that it holds, when it is *stop*; what was not looked over yet is asked once, and not of everything that
  *   hangs on it;
  * - `reach`: nothing about itself, but another element can act on it;
+ * - `whole`: no one element; it says what is left of all that holds, and stands before others as bad as it;
  * - `none`: nothing that what holds depends on, or it is said elsewhere.
  */
-type Doubt = 'holding' | 'strength' | 'broken' | 'reach' | 'none';
+type Doubt = 'holding' | 'strength' | 'broken' | 'reach' | 'whole' | 'none';
 
 export interface FindingCodeEntry {
   /** The finding in a few words, without numbers. */
@@ -64,7 +65,7 @@ export const FINDING_CODES = {
     'memory-diameter',
     'memory-rope-length',
   ),
-  'rig.not-attached': row('Nobody’s attachment of full strength', 'none', 'practice-hook-up', 'entered'),
+  'rig.not-attached': row('Nobody’s attachment of full strength', 'whole', 'practice-hook-up', 'entered'),
   'rig.point-holds-nobody': row(
     'Hangs on a point of the harness that holds nobody',
     'holding',
@@ -76,7 +77,7 @@ export const FINDING_CODES = {
   'rig.no-connector': row('No connector between device and harness', 'holding', 'practice-hook-up', 'entered'),
   'rig.no-hand': row('No hand at a device that lets the rope run', 'holding', 'practice-hook-up', 'entered'),
   'rig.hand-elsewhere': row('The hand named cannot reach the brake strand', 'holding', 'practice-hook-up', 'entered'),
-  'rig.not-held': row('Nothing holds the rope somebody is tied into', 'none', 'practice-hook-up', 'entered'),
+  'rig.not-held': row('Nothing holds the rope somebody is tied into', 'whole', 'practice-hook-up', 'entered'),
   'rig.used-elsewhere': row('Device entered for another use than its place allows', 'none', 'entered'),
   'rig.clipped-to-points': row('Connector through both tie-in points', 'none', 'practice-hook-up', 'en-12275'),
   'rig.at-edge': row('Belayer at an edge', 'none', 'practice-edge', 'entered'),
@@ -184,17 +185,17 @@ export const FINDING_CODES = {
   'solo.feed': row('Where the rope feeds itself', 'none', 'practice-self-belay', 'memory-grabs'),
   'belay.stance': row('Where the belayer stands', 'none', 'practice-catch', 'entered'),
   'belay.masses': row('Masses of climber and belayer', 'none', 'practice-belay-mass', 'memory-runner', 'impulse'),
-  'hold.nothing': row('Nothing is known to hold', 'none', 'practice-single-points'),
-  'hold.hand-alone': row('Only the brake hand holds', 'none', 'practice-single-points', 'fault-tree'),
-  'hold.one-attachment': row('One clamp or grab holds alone', 'none', 'practice-two-attachments', 'entered'),
+  'hold.nothing': row('Nothing is known to hold', 'whole', 'practice-single-points'),
+  'hold.hand-alone': row('Only the brake hand holds', 'whole', 'practice-single-points', 'fault-tree'),
+  'hold.one-attachment': row('One clamp or grab holds alone', 'whole', 'practice-two-attachments', 'entered'),
   'hold.single-point': row(
     'Nothing holds when one thing lets go that is in doubt',
-    'none',
+    'whole',
     'practice-single-points',
     'practice-two-attachments',
     'fault-tree',
   ),
-  'hold.single-accepted': row('Single points that practice accepts', 'none', 'practice-single-points', 'fault-tree'),
+  'hold.single-accepted': row('Single points that practice accepts', 'whole', 'practice-single-points', 'fault-tree'),
   'fit.rope-in-range': row('Rope inside the declared range of the device', 'strength', 'maker-declaration'),
   'fit.outside-best-range': row(
     'Rope inside the declared range, outside the best one',

@@ -16,6 +16,7 @@ export function doubtedBy({
   subject,
 }: Pick<Finding, 'code' | 'severity' | 'subject'>): ElementId | undefined {
   const doubt = FINDING_CODES[code].doubts;
-  if (severity === 'clear' || doubt === 'none' || (doubt === 'broken' && severity !== 'stop')) return undefined;
+  if (severity === 'clear' || doubt === 'none' || doubt === 'whole') return undefined;
+  if (doubt === 'broken' && severity !== 'stop') return undefined;
   return subject[PLACE[code] ?? 0];
 }

@@ -1,5 +1,5 @@
 import type { SourceId } from '../sources/index.ts';
-import { FINDING_CODES } from './codes.ts';
+import { FINDING_CODES, type FindingCode } from './codes.ts';
 import { SEVERITIES, type Finding, type ElementId, type Severity } from './schema.ts';
 
 type FindingInput = Omit<Finding, 'sources' | 'numbers' | 'remedy'> &
@@ -71,5 +71,5 @@ export const worstFirst = <T extends { readonly severity: Severity; readonly cod
   [...findings].sort(
     (a, b) => rank(a.severity) - rank(b.severity) || Number(aboutHolding(b)) - Number(aboutHolding(a)),
   );
-const aboutHolding = ({ code = '' }: { readonly code?: string }): boolean =>
-  code.startsWith('hold.') || code === 'rig.not-attached' || code === 'rig.not-held';
+const aboutHolding = ({ code }: { readonly code?: string }): boolean =>
+  code !== undefined && code in FINDING_CODES && FINDING_CODES[code as FindingCode].doubts === 'whole';

@@ -24,9 +24,7 @@ const clamp = (x: number) => Math.min(1, Math.max(0, x));
 /** Where the rope lies in the range that the maker declares. */
 export function rangeBar({ findings }: Pick<Assessment, 'findings'>, system: UnitSystem): Bar {
   const label = 'Rope in the declared range';
-  const found = findings.find(
-    (f) => f.code.startsWith('fit.') && ['diameter', 'min', 'max'].every((key) => f.numbers.some((n) => n.key === key)),
-  );
+  const found = findings.find((f) => ['diameter', 'min', 'max'].every((key) => f.numbers.some((n) => n.key === key)));
   const value = (key: string) => found?.numbers.find((n) => n.key === key)?.value;
   const [diameter, min, max] = [value('diameter'), value('min')?.best, value('max')?.best];
   if (!diameter || min === undefined || max === undefined)
