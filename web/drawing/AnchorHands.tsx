@@ -9,14 +9,14 @@ import { Dragged } from './Dragged';
 import type { DrawingProps } from './drawing-props';
 import { Gate } from './Gate';
 import { DeviceGlyph } from './glyphs';
-import { SHEET } from './hands-frame';
+import { HANDS_SHEET } from './hands-frame';
 import { Hand } from './hands-parts';
 import { hullPath, Label, Marks } from './parts';
 import { glyphOf, rigView, type RigView } from './rig-view';
 import { ThreadedDrawing } from './threaded/ThreadedDrawing';
 import { vec, type Vec } from './vector';
 
-const X = SHEET.width / 2;
+const X = HANDS_SHEET.width / 2;
 /** Px per mm: about life size on a desk. */
 const SCALE = 1.25;
 
@@ -131,7 +131,7 @@ function BrakedHands({ setup, assessment, chosen, onChoose, onChange }: DrawingP
         <span className="font-bold">At the anchor</span>
       </figcaption>
       <svg
-        viewBox={`0 0 ${SHEET.width} ${SHEET.height}`}
+        viewBox={`0 0 ${HANDS_SHEET.width} ${HANDS_SHEET.height}`}
         className="mt-1 w-full"
         role="group"
         aria-label={`Drawing of the device at the anchor. Brake strand ${wayOf(led)}.`}
@@ -146,7 +146,7 @@ function BrakedHands({ setup, assessment, chosen, onChoose, onChange }: DrawingP
         <LoadAndBrake view={view} led={led} />
         <AnchorConnector view={view} side={side} low={low} />
         <DeviceGlyph at={vec(X, deviceY)} scale={SCALE * 0.8} side={side} {...glyphOf(view.device)} />
-        <Label at={vec(X - side * 14, SHEET.height - 22)} anchor={side > 0 ? 'end' : 'start'}>
+        <Label at={vec(X - side * 14, HANDS_SHEET.height - 22)} anchor={side > 0 ? 'end' : 'start'}>
           load
         </Label>
         {view.braker && <Hand at={led.hand} scale={0.62} />}
@@ -182,7 +182,7 @@ function LoadAndBrake({ view, led }: { view: RigView; led: Led }) {
       {load.map((k) => (
         <path
           key={k}
-          d={`M${X + k * 9 - side * 6} ${deviceY}V${SHEET.height - 40}`}
+          d={`M${X + k * 9 - side * 6} ${deviceY}V${HANDS_SHEET.height - 40}`}
           stroke={k > 0 ? 'var(--rope-b)' : 'var(--rope-a)'}
           strokeWidth={ropePx}
         />
@@ -228,10 +228,10 @@ function Needed({ brake }: { brake: BrakeFigures }) {
   const { system } = usePreferences();
   return (
     <g>
-      <Label at={vec(8, SHEET.height - 106)} strong>
+      <Label at={vec(8, HANDS_SHEET.height - 106)} strong>
         {['needs', ...printInterval(brake.bottomN, 'forceN', system).split(/ (?=\()/)]}
       </Label>
-      <Label at={vec(8, SHEET.height - 58)} colour="var(--ink-2)">
+      <Label at={vec(8, HANDS_SHEET.height - 58)} colour="var(--ink-2)">
         {['holds', `${printQuantity(brake.handN.best, 'forceN', system)}${brake.handMeasured ? '' : ', estimated'}`]}
       </Label>
     </g>

@@ -6,7 +6,7 @@ import { usePreferences } from '../app/preferences';
 import type { DrawingProps } from './drawing-props';
 import { handsLayout } from './hands-layout';
 import { DeviceGlyph } from './glyphs';
-import { handsFrame, inside, SHEET } from './hands-frame';
+import { handsFrame, inside, HANDS_SHEET } from './hands-frame';
 import { HandsDimensions } from './HandsDimensions';
 import { ArmReach, Body, DeviceConnector, Extension, Hand, HitchAbove, HitchBelow, Strands } from './hands-parts';
 import { glyphOf, rigView } from './rig-view';
@@ -62,7 +62,7 @@ export function HandsDrawing({ setup, assessment, chosen, onChoose }: DrawingPro
         {below && <Poses pose={pose} onPick={setPicked} />}
       </figcaption>
       <svg
-        viewBox={`0 0 ${SHEET.width} ${SHEET.height}`}
+        viewBox={`0 0 ${HANDS_SHEET.width} ${HANDS_SHEET.height}`}
         className="mt-1 w-full"
         role="group"
         aria-label={`Drawing of the hands. ${summary}`}

@@ -3,9 +3,9 @@ import type { RigView } from './rig-view';
 import { add, mul, normal, vec, type Vec } from './vector';
 
 /** The sheet of what is within reach, px. */
-export const SHEET = { width: 320, height: 540 };
+export const HANDS_SHEET = { width: 320, height: 540 };
 /** A sign at the edge would be cut in half. */
-export const inside = (p: Vec): Vec => vec(Math.min(SHEET.width - 14, Math.max(14, p.x)), p.y);
+export const inside = (p: Vec): Vec => vec(Math.min(HANDS_SHEET.width - 14, Math.max(14, p.x)), p.y);
 
 /** Where millimetres of the hands drawing come to lie on the sheet, and how thick things are there. */
 export interface HandsFrame {
@@ -27,10 +27,10 @@ export interface HandsFrame {
 export function handsFrame(view: RigView, layout: HandsLayout): HandsFrame {
   const topMm = Math.max(layout.extensionMm + 150, (layout.above?.highMm ?? 0) + 60, 330);
   const bottomMm = Math.min(layout.hand.y, -170) - 80;
-  const scale = Math.min(SHEET.height / (topMm - bottomMm), 0.72);
+  const scale = Math.min(HANDS_SHEET.height / (topMm - bottomMm), 0.72);
   // A hitch and its dimensions need room beside the leg; without one both legs are shown whole.
   const aside = view.below ? layout.side * 34 : 0;
-  const px = (p: Vec): Vec => vec(SHEET.width / 2 - aside + p.x * scale, (topMm - p.y) * scale);
+  const px = (p: Vec): Vec => vec(HANDS_SHEET.width / 2 - aside + p.x * scale, (topMm - p.y) * scale);
   const out = normal(layout.along);
   const ropePx = Math.max(3, view.ropeA.diameterMm * scale);
   const broad = Math.max(14, (view.connector?.item?.broadInsideWidthMm ?? 40) / 2) * scale;

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { SEVERITIES, type Finding, type Severity } from '../../foundations/finding/index.ts';
 import { fieldsOf, withField, type Field, type Setup } from '../../rigs/rig/index.ts';
 import { changed, variedSetups } from '../../samples/index.ts';
-import { assess } from './index.ts';
+import { assess, assessPlain } from './index.ts';
 
 const rank = (s: Severity) => SEVERITIES.indexOf(s);
 const open = (setup: Setup): Finding[] => assess(setup).findings.filter((f) => f.severity !== 'clear');
@@ -33,7 +33,9 @@ const fallsBack = (f: Field) => Object.keys(FALL_BACK).some((k) => f.kind.endsWi
 describe('unknown instead of a value', () => {
   // Every field of every sample and variation, of gear, people and rig: walked from the schema, so that a new field is
   // in it at once.
+  // What is only typical never makes a finding clear (typical.test.ts), so that it is left out here: half of the work.
   it('never turns into a pass: where a value would be found fault with, not knowing it is not clear either', () => {
+    const open = (setup: Setup): Finding[] => assessPlain(setup).filter((f) => f.severity !== 'clear');
     const tried = new Set<string>();
     const passes: string[] = [];
     for (const { name, setup } of setups) {
