@@ -23,6 +23,7 @@ export const VIEWS = [
   '/demo/log/use/new',
   '/demo/files',
   '/demo/sources',
+  '/demo/words',
   '/demo/settings',
   '/demo/quick?do=tree-stationary',
   '/demo/nowhere',

@@ -87,6 +87,7 @@ const SettingsPage = page('The settings', () =>
 const SourcesPage = page('The list of sources', () =>
   import('../features/around/sources/SourcesPage').then((m) => m.SourcesPage),
 );
+const WordsPage = page('The words', () => import('../features/around/words/WordsPage').then((m) => m.WordsPage));
 
 /** What was chosen in a plan is a set-up now; old links go there. */
 function ToSetup() {
@@ -127,6 +128,7 @@ const ROUTES = createRoutesFromElements(
         <Route path="files" element={<FilesPage />} />
         <Route path="settings" element={<SettingsPage />} />
         <Route path="sources" element={<SourcesPage />} />
+        <Route path="words" element={<WordsPage />} />
         <Route path="*" element={<NotFound />} />
       </Route>
     </Route>

@@ -22,6 +22,7 @@ const PLACES = [
   ['Log', 'log'],
   ['Files: copies', 'files'],
   ['Settings: units, words, hand, colours, text', 'settings'],
+  ['Words of the trade, explained', 'words'],
   ['Sources of every rule and number', 'sources'],
 ] as const;
 

@@ -2,6 +2,7 @@ import { ChevronDown } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { renderFinding, type Finding } from '@core/foundations/finding';
 import { usePreferences } from '../../../app/preferences';
+import { InTerms } from '../../../drawing/words/InTerms';
 import { SEVERITY_WASH, SeverityMark } from '../../../ui/SeverityMark';
 import { lazyPart } from '../../../ui/part';
 
@@ -50,8 +51,14 @@ function Row({
       </button>
       {chosen && (
         <div className="grid gap-3 px-2 pb-4 pl-10">
-          {remedy && <p className="font-semibold">{remedy}</p>}
-          <p>{because}</p>
+          {remedy && (
+            <p className="font-semibold">
+              <InTerms text={remedy} />
+            </p>
+          )}
+          <p>
+            <InTerms text={because} />
+          </p>
           {numbers.length > 0 && (
             <table className="w-full text-sm">
               <caption className="sr-only">
