@@ -24,8 +24,8 @@ export function StartPage() {
         <p className="text-2xl font-bold tracking-tight text-act">Zevrin</p>
         <h1 className="mt-1 text-2xl sm:text-4xl">What holds, what touches, what was not looked at.</h1>
         <p className="mt-3 max-w-prose text-ink-2">
-          Zevrin works out lengths, forces and fit of what you hang on, draws them to scale, and makes the check that
-          you and your partner go through before you leave the ground or the ledge.
+          Zevrin works out whether your gear fits, how hard you must brake and what still holds if one thing fails. It
+          makes the check that you and your partner go through before you leave the ground.
         </p>
         <p className="mt-3 flex flex-wrap gap-3">
           <Link to="/mine/setups" className="btn">

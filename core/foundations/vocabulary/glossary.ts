@@ -83,7 +83,7 @@ const GEAR = group({
   'auto-locker': {
     name: 'auto-locker',
     also: ['auto-locking carabiner (US)', 'twist-lock (UK)'],
-    forms: ['auto-locking carabiner'],
+    forms: ['auto-locking carabiner', 'self-locking'],
     is: 'A carabiner whose gate locks when you let go of it. Check that it really closed.',
   },
   hms: {
@@ -191,7 +191,7 @@ const DEVICES = group({
   },
   eight: {
     name: 'figure-8 descender',
-    forms: ['figure-8 descenders'],
+    forms: ['figure-8'],
     is: 'Two rings of metal in one piece, to rappel on. It runs smoothly and twists the rope. Not the knot of the same name.',
   },
   munter: {
@@ -210,6 +210,7 @@ const DEVICES = group({
   },
   capture: {
     name: 'progress-capture device',
+    common: true,
     is: 'It lets rope through one way and holds it the other, so that nothing gained is lost.',
   },
   'foot-loop': {
@@ -284,7 +285,7 @@ const BELAYING = group({
   },
   piece: {
     name: 'piece',
-    also: ['piece of protection (US)', 'runner (UK)'],
+    also: ['protection (US)', 'runner (UK)'],
     common: true,
     is: 'What the leader clips the rope to on the way: a bolt, a nut, a sling on a tree.',
   },
@@ -312,7 +313,7 @@ const BELAYING = group({
   },
   'back-clip': {
     name: 'back-clipped',
-    forms: ['back-clip'],
+    common: true,
     is: 'The rope runs through a quickdraw towards the wall. In a fall it can unclip itself.',
   },
   edge: {
@@ -395,6 +396,7 @@ const TREES = group({
 const RESCUE = group({
   'pick-off': {
     name: 'pick-off',
+    common: true,
     is: 'To reach a person who hangs helpless on a rope, and bring them down with you.',
   },
   'mini-haul': {
@@ -403,7 +405,8 @@ const RESCUE = group({
   },
   tackle: {
     name: 'third-hand tackle',
-    is: 'A small tackle that pushes a casualty’s device open in a tree. The bare words “third hand” mean a rappel backup in the US.',
+    common: true,
+    is: 'A small tackle that pushes a casualty’s device open in a tree. Not the hitch below a rappel device.',
   },
 });
 

@@ -10,7 +10,8 @@ export interface TermPiece {
 const terms = Object.entries(GLOSSARY) as [TermId, GlossaryTerm][];
 /** Every way to write a term that a text is looked through for, in both kinds of English. */
 const WRITTEN: ReadonlyMap<string, TermId> = new Map(
-  terms.flatMap(([id, { name, forms = [], common }]) =>
+  // Later ones count: of “tie-in points” those of a harness are meant, not two in a tree.
+  terms.toReversed().flatMap(([id, { name, forms = [], common }]) =>
     common
       ? []
       : [name, ...forms].flatMap((form) =>

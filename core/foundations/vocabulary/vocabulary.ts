@@ -29,6 +29,8 @@ const ROWS: readonly Readonly<Record<Vocabulary, string>>[] = [
   { rappel: 'color', abseil: 'colour' },
   { rappel: 'fibers', abseil: 'fibres' },
   { rappel: 'fiber', abseil: 'fibre' },
+  { rappel: 'millimeters', abseil: 'millimetres' },
+  { rappel: 'centimeters', abseil: 'centimetres' },
   { rappel: 'meters', abseil: 'metres' },
   { rappel: 'meter', abseil: 'metre' },
   { rappel: 'centers', abseil: 'centres' },
@@ -38,6 +40,7 @@ const ROWS: readonly Readonly<Record<Vocabulary, string>>[] = [
   { rappel: 'neighbor', abseil: 'neighbour' },
   { rappel: 'aluminum', abseil: 'aluminium' },
   { rappel: 'gray', abseil: 'grey' },
+  { rappel: 'licenses', abseil: 'licences' },
 ];
 
 const row = new Map(ROWS.flatMap((r) => Object.values(r).map((word) => [word, r] as const)));

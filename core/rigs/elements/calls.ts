@@ -28,7 +28,7 @@ function heard(ref: string, { calls }: Setup): Finding[] {
         ? {
             because: 'Tugs get lost over edges and pieces, and a climber who pulls rope looks like one who tugs.',
             remedy:
-              'Agree how many tugs mean what, that they are answered, and that the second stays on belay until the rope comes tight and they have been told to climb.',
+              'Agree how many tugs mean what, and that they are answered. The second stays on belay until the rope comes tight and the call to climb came.',
           }
         : {
             because: 'Out of sight, an unclear call or silence is heard as whatever you expect.',

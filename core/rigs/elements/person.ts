@@ -68,7 +68,7 @@ export const massJudge: Judge = {
               because:
                 'Very light people may not slide at all, or may not trigger an assisted device; small hands grip less.',
               remedy:
-                'Look up the least mass in the instructions of each device, and try it low above the ground with a second person at the rope.',
+                'Look up the least mass in each device’s instructions. Test it close to the ground, with a second person holding the rope.',
             },
       ),
     ];

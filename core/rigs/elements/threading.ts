@@ -143,7 +143,7 @@ export const tunedJudge: Judge = {
             }[end.tuned],
         because: 'If it was set for a thicker, newer or drier rope it may creep or not grip at all.',
         remedy:
-          'Tune it on this rope low above the ground: hold for 60 s with less than 5 mm of creep, bounce three times, go down slowly, let go and be held again three times.',
+          'Tune it on this rope low above the ground: hang for 60 s with less than 5 mm of creep, then bounce three times. Go down slowly, let go and be held, three times.',
       }),
     ];
   },

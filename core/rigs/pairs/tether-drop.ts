@@ -104,7 +104,7 @@ export function dropFinding({
     because: `At most {drop~}: with {near} of rope above {force~}${always ? ', and this person is so heavy that any fall is more than {limit}' : '; with more than {harmless} of rope above it stays below {limit}'}.`,
     remedy:
       severity === 'mind'
-        ? 'Shorter strokes in the last metres, the lower one pushed along before you stand high, and its tether no longer than it has to be.'
+        ? 'Take shorter strokes in the last metres, and push the lower one along before you stand high. Keep its tether short.'
         : '',
     numbers: [
       { key: 'drop', label: 'Fall', quantity: 'lengthM', value: dropM },

@@ -77,7 +77,7 @@ export const deviceEndSchema = z.strictObject({
     { below: 'Straight down, beside the load', redirected: 'Up through a connector above, then down' },
     'redirected',
     'Brake strand of the device at the anchor',
-    'Led up through a carabiner above it, a grooved tube holds about three times as much, a smooth tube about twice, a figure-8 about half as much again.',
+    'Led up through a carabiner above it, a grooved tube holds about three times as much. A smooth tube holds about twice as much, a figure-8 half as much again.',
   ),
   threaded: observed(
     {

@@ -16,7 +16,7 @@ export function Explained({ term }: { term: TermId }) {
     <div className="flex gap-3">
       <Picture term={term} />
       <div className="min-w-0">
-        <h3 className="text-base font-bold">{inWords(name).replace(/^./, (c) => c.toUpperCase())}</h3>
+        <h3 className="text-base font-bold">{inWords(name).replace(/^[a-z](?![A-Z])/, (c) => c.toUpperCase())}</h3>
         <p>{inWords(is)}</p>
         {/* Names of other places stay as they are said there. */}
         {also && <p className="text-sm text-ink-2">Also: {also.join(', ')}</p>}

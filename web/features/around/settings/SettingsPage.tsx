@@ -76,7 +76,12 @@ export function SettingsPage() {
           </Link>
         </p>
       </Group>
-      <Group title="What it rests on">
+      <Group title="To look things up">
+        <p>
+          <Link className="btn" to={`/${name}/words`}>
+            Words of the trade, explained
+          </Link>
+        </p>
         <p>
           <Link className="btn" to={`/${name}/sources`}>
             Sources of every rule and number

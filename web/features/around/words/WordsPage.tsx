@@ -31,7 +31,7 @@ export function WordsPage() {
       </p>
       <label className="mt-4 block max-w-sm">
         <span className="font-semibold">Find a word</span>
-        <input type="search" className="input mt-1 w-full" value={typed} onChange={(e) => setTyped(e.target.value)} />
+        <input type="search" className="field mt-1" value={typed} onChange={(e) => setTyped(e.target.value)} />
       </label>
       {shown.length === 0 && <p className="mt-6">No word here has “{typed.trim()}” in it.</p>}
       {shown.map(([title, terms]) => (

@@ -208,9 +208,9 @@ function Fall({ setup, a }: { setup: Setup; a: Attachment }) {
         )}
       </section>
       <p className="mt-6 max-w-prose text-sm text-ink-2">
-        Not in it: a swing into the wall, what is hit on the way, a rope over an edge, rope that runs back through the
-        hand because it let go, knots drawing tight, and how much a body gives. Never take a practice fall to test these
-        figures.
+        This calculation leaves out a swing into the wall, what is hit on the way, and a rope over an edge. It leaves
+        out a hand that lets go, knots drawing tight, and how much a body gives. Never take a practice fall to test
+        these figures.
       </p>
     </>
   );
