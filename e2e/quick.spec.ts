@@ -49,9 +49,9 @@ test('from the first screen to a verdict with six inputs, on a phone; what hangs
   await page.getByRole('navigation', { name: 'Places' }).last().getByRole('link', { name: 'Locker' }).click();
   await expect(page.getByRole('link', { name: /^The climber.*partly typical/ })).toBeVisible();
   await page.getByRole('link', { name: /^Rope of 9.6 mm/ }).click();
-  await expect(page.getByText(/Only typical, from memory: length on the label/)).toBeVisible();
+  await expect(page.getByText(/Usual for its kind, not measured on yours: length on the label/)).toBeVisible();
   await page.getByLabel('Length on the label').fill('70');
-  await expect(page.getByText(/Only typical/)).toHaveCount(0);
+  await expect(page.getByText(/Usual for its kind/)).toHaveCount(0);
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('link', { name: /^Rope of 9.6 mm.*70/ })).toBeVisible();
 });
@@ -86,7 +86,7 @@ test('something typical to start from in the locker, made one’s own', async ({
   await open(page, '/mine/locker/connector/new');
   await page.getByLabel('Start from something typical').selectOption({ label: 'Pear connector with a screw sleeve' });
   await expect(page.getByLabel('Name')).toHaveValue('Pear connector with a screw sleeve');
-  await expect(page.getByText(/Only typical, from memory: inside length/)).toBeVisible();
+  await expect(page.getByText(/Usual for its kind, not measured on yours: inside length/)).toBeVisible();
   await expect(page.getByText(/Typical: 7 to 10.5 cm, from memory/)).toBeVisible();
   expect(await seriousAxe(page)).toEqual([]);
   await page.getByRole('button', { name: 'Save' }).click();

@@ -41,7 +41,7 @@ test('alone on a top rope: a second grab is added, the cascade appears, and goes
   await expect(page.getByText(/^Below .* it ends on the ground/)).toBeVisible();
 });
 
-test('a rig is built anew as two clamps on two slings: the foot loop at the lower one, its stroke, its orders, and back', async ({
+test('a rig is built anew as two rope grabs on two slings: the foot loop at the lower one, its stroke, its orders, and back', async ({
   page,
 }) => {
   await open(page, '/demo/setups/setup-pier-5-up');
@@ -51,20 +51,20 @@ test('a rig is built anew as two clamps on two slings: the foot loop at the lowe
   };
   await buildAs(/squeeze the rope/);
   const order = page.getByRole('list', { name: 'From the anchor down' }).getByRole('listitem');
-  await expect(order).toHaveText([/Upper clamp/, /Lower clamp/]);
-  for (const part of [/^Upper clamp/, /^Lower clamp/, /^Foot loop/])
+  await expect(order).toHaveText([/Upper rope grab/, /Lower rope grab/]);
+  for (const part of [/^Upper rope grab/, /^Lower rope grab/, /^Foot loop/])
     await page.getByRole('button', { name: part }).click();
   const choose = (label: string, option: string) =>
     page.getByRole('combobox', { name: label, exact: true }).selectOption({ label: option });
-  await choose('Upper clamp', 'Burr clamp');
-  await choose('Lower clamp', 'Burr clamp');
-  await choose('Connector of the upper clamp', 'Pear with keeper, grey');
-  await choose('Sling of the upper clamp', 'Sling 120, grey');
-  await choose('Sling of the lower clamp', 'Sling 60, grey');
+  await choose('Upper rope grab', 'Burr clamp');
+  await choose('Lower rope grab', 'Burr clamp');
+  await choose('Connector of the upper rope grab', 'Pear with keeper, grey');
+  await choose('Sling of the upper rope grab', 'Sling 120, grey');
+  await choose('Sling of the lower rope grab', 'Sling 60, grey');
   await choose('Sling of the foot loop', 'Sling 120, grey');
   for (const [label, cm] of [
-    ['Measured length of the upper clamp', '60'],
-    ['Measured length of the lower clamp', '40'],
+    ['Measured length of the upper rope grab', '60'],
+    ['Measured length of the lower rope grab', '40'],
     ['Measured length of the foot loop', '114'],
   ] as const) {
     await page.getByLabel(label, { exact: true }).fill(cm);
@@ -77,11 +77,11 @@ test('a rig is built anew as two clamps on two slings: the foot loop at the lowe
   ).toBeVisible();
   await saved(page);
   await page.reload();
-  await expect(order).toHaveText([/Upper clamp/, /Lower clamp/]);
+  await expect(order).toHaveText([/Upper rope grab/, /Lower rope grab/]);
   await buildAs(/Hitches only/);
   await expect(order).toHaveText([/Upper hitch/, /Lower hitch/]);
   await page.getByRole('button', { name: /^Undo/ }).click();
-  await expect(order).toHaveText([/Upper clamp/, /Lower clamp/]);
+  await expect(order).toHaveText([/Upper rope grab/, /Lower rope grab/]);
 });
 
 test('up a rope: lengths of tether, foot loop and body make the stroke, also typed in feet and fractions', async ({

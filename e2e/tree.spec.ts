@@ -195,7 +195,7 @@ test('pick-off in run mode on a phone: the clock of the one who hangs goes on th
   test.setTimeout(60_000);
   await page.setViewportSize({ width: 390, height: 844 });
   await open(page, '/demo/steps');
-  await page.getByRole('button', { name: /^Take it: Pick off somebody/ }).click();
+  await page.getByRole('button', { name: /^Take it: Pick off a person/ }).click();
   await expect(page.getByText(/For people who were trained in it/)).toBeVisible();
   await expect(verdict(page)).toContainText('No fault found');
   await page.getByRole('link', { name: 'Go through it' }).click();

@@ -143,7 +143,7 @@ await at(DESK, '/demo/setups/setup-high-span/holds', 'holds.png', (page) =>
 );
 await at(DESK, '/demo/steps/sequence-low-span', 'steps.png');
 await at(PHONE, '/demo/steps', 'run-phone.png', async (page) => {
-  await page.getByRole('button', { name: /^Take it: Pick off somebody/ }).click();
+  await page.getByRole('button', { name: /^Take it: Pick off a person/ }).click();
   await page.getByRole('link', { name: 'Go through it' }).click();
   await page.getByRole('group', { name: 'Motionless since' }).getByRole('button', { name: '2 min' }).click();
   for (let i = 0; i < 4; i += 1) await page.getByRole('button', { name: /^Done/ }).click();

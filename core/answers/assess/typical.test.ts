@@ -28,8 +28,8 @@ describe('item.typical', () => {
     const f = findings.find((x) => x.code === 'item.typical')!;
     expect(f).toMatchObject({ severity: 'untested', subject: ['ropeA'] });
     expect(renderFinding(f, METRIC)).toMatchObject({
-      says: 'Usnea 60, blue: some values are only typical.',
-      because: expect.stringMatching(/: length on the label\.$/) as unknown,
+      says: 'Usnea 60, blue: some values are the usual ones for its kind, not yours.',
+      because: expect.stringMatching(/ for length on the label\.$/) as unknown,
     });
   });
   it('nothing is said of what is somebody’s own', () => expect(severityOf(rappel, 'item.typical')).toBeUndefined());

@@ -55,9 +55,9 @@ function told(assumed: readonly AssumedInRig[]): Finding[] {
       code: 'item.typical',
       severity: 'untested',
       subject: [ref],
-      says: `${literal(thing.name)}: some values are only typical.`,
-      because: `Typical values were used, not measured ones: ${names.join(', ')}.`,
-      remedy: 'Measure, or read it off, and enter it: what hangs on it is told with it.',
+      says: `${literal(thing.name)}: some values are the usual ones for its kind, not yours.`,
+      because: `Usual values were used for ${names.join(', ')}.`,
+      remedy: 'Measure yours, or read it off, and enter it. What depends on it says so.',
     });
   });
 }

@@ -86,7 +86,7 @@ const SEEN: Partial<Record<FindingCode, Observation>> = {
     others: ['More than that', 'It was not tried'],
   },
   'fit.upper-hole': {
-    question: 'What goes through the upper hole of the clamp and around the rope?',
+    question: 'What goes through the upper hole of the ascender and around the rope?',
     expected: 'A locked connector',
     others: ['Nothing', 'A connector beside the rope'],
   },

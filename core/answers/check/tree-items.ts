@@ -74,7 +74,7 @@ function changeItems({ persons, attachments }: Context['setup']): CheckItem[] {
       question: 'Let go of, the device is held by:',
       expected: 'Its tether',
       others: ['Nothing', 'It was not tried'],
-      why: 'A device that falls is gone, and it falls on somebody.',
+      why: 'A device that falls is gone, and it can hit a person below.',
       sources: ['practice-tree-point'],
     }),
   ];

@@ -225,7 +225,7 @@ describe('known fatal mistakes', () => {
     expect(named(up, [], { 'upper-on': 'far' })).not.toBe('harmless');
     expect(named(up, ['take-in'])).toBe('drop');
     expect(named(up, ['upper-off'])).toBe('stranded');
-    expect(named(up, ['upper-hole'])).toMatch(/^shows: The upper clamp does not hold/);
+    expect(named(up, ['upper-hole'])).toMatch(/^shows: The upper ascender does not hold/);
     expect(named(up, ['bounce-lower'])).not.toBe('harmless');
     expect(named(up, ['fixed'])).toBe('fall');
     expect(named(up, ['end-knot'])).toBe('fall');
@@ -238,8 +238,8 @@ describe('known fatal mistakes', () => {
     expect(named(down, [], { 'upper-open': 'lower' })).toBe('drop');
     expect(named(down, [], { 'lower-open': 'upper' })).toBe('drop');
     expect(named(down, [], { 'upper-down': 'touch' })).toBe('stranded');
-    expect(named(down, ['upper-shut'])).toMatch(/^shows: The upper clamp does not hold/);
-    expect(named(down, ['lower-shut'])).toMatch(/^shows: The lower clamp does not hold/);
+    expect(named(down, ['upper-shut'])).toMatch(/^shows: The upper ascender does not hold/);
+    expect(named(down, ['lower-shut'])).toMatch(/^shows: The lower ascender does not hold/);
     expect(named(down, ['look'])).toBe('fall');
     expect(named(down, ['upper-off'])).toBe('stranded');
   });

@@ -90,7 +90,7 @@ export const FINDING_CODES = {
   'fit.cam-held': row('A hand around the cam', 'strength', 'practice-assisted-cam', 'entered'),
   'fit.groove-used': row('Groove of a two-sided plate', 'none', 'practice-two-sided-plate', 'entered'),
   'rig.joining-knot': row('Joining knot rolls or catches', 'none', 'practice-joining-knot', 'entered'),
-  'item.typical': row('Values that are only typical', 'none', 'memory-typical'),
+  'item.typical': row('Usual values, not your own', 'none', 'memory-typical'),
   'catch.first-piece': row(
     'The device is drawn to the first piece',
     'none',
@@ -187,7 +187,7 @@ export const FINDING_CODES = {
   'belay.masses': row('Masses of climber and belayer', 'none', 'practice-belay-mass', 'memory-runner', 'impulse'),
   'hold.nothing': row('Nothing is known to hold', 'whole', 'practice-single-points'),
   'hold.hand-alone': row('Only the brake hand holds', 'whole', 'practice-single-points', 'fault-tree'),
-  'hold.one-attachment': row('One clamp or grab holds alone', 'whole', 'practice-two-attachments', 'entered'),
+  'hold.one-attachment': row('One ascender or rope grab holds alone', 'whole', 'practice-two-attachments', 'entered'),
   'hold.single-point': row(
     'Nothing holds when one thing lets go that is in doubt',
     'whole',
@@ -266,7 +266,7 @@ export const FINDING_CODES = {
   ),
   'fit.tuned': row('Bollard tuned on this rope, by its record', 'none', 'practice-tuning', 'entered'),
   'fit.upper-hole': row(
-    'Upper hole of a clamp on an icy or slanting rope',
+    'Upper hole of an ascender on an icy or slanting rope',
     'strength',
     'practice-teeth',
     'practice-wet-icy',

@@ -51,7 +51,7 @@ export const usageSchema = z.strictObject({
     { 'as-planned': 'As planned', odd: 'Something was odd', 'turned-back': 'Turned back' },
     'How it went',
   ),
-  descents: measure('count', 1, 99, 'Descents'),
+  descents: measure('count', 1, 99, 'How many times, up or down'),
   note: note(),
 });
 export type UseRecord = z.infer<typeof usageSchema>;

@@ -116,7 +116,7 @@ describe('from a stance', () => {
     expect(simulateCatch(fall).climberN / 9520).toBeCloseTo(1, 2);
     const [first] = catchFindings(s, runsOf(s));
     expect(first).toMatchObject({ code: 'catch.past-belay', severity: 'stop' });
-    expect(renderFinding(first!, METRIC).because).toMatch(/^It is 10.m deep .*, 2× as deep/);
+    expect(renderFinding(first!, METRIC).because).toMatch(/^It is 10.m deep .*, 2× the rope that is out/);
     expect(found(past({ climberM: 1.2 }))['catch.past-belay']).toBe('stop');
   });
   it('a hand beside the load holds so little that rope runs through it until it burns', () => {

@@ -74,7 +74,7 @@ function past(scenario: Scenario, { spread }: CatchRuns): Finding {
     severity: 'stop',
     subject: ['belayer'],
     says: 'No piece above the belay is clipped: the leader falls past you.',
-    because: `It is {free~} deep before the rope comes tight: a fall factor of {factor~}. It pulls the ${direct ? 'anchor' : 'belayer and the anchor'} down with {force~}. Load and brake strand hang side by side there: a tube brakes very little in this direction. Check your device’s instructions for a downward pull.`,
+    because: `It is {free~} deep before the rope comes tight, {factor~} the rope that is out. It pulls the ${direct ? 'anchor' : 'belayer and the anchor'} down with {force~}. Load and brake strand hang side by side there: a tube brakes very little in this direction. Check your device’s instructions for a downward pull.`,
     remedy: 'Clip a good piece before the leader leaves the stance.',
     numbers: [
       {

@@ -211,8 +211,8 @@ export const upperHoleJudge: Judge = {
             ? `No connector goes through the upper hole of ${name} around the ${rope}.`
             : `Not entered yet: whether a connector goes through the upper hole of ${name} around the ${rope}.`,
         because: icy
-          ? 'Ice keeps the cam from closing, and the clamp can come off the rope sideways.'
-          : 'A rope that slants by more than 20 degrees pulls the clamp sideways, and can come out of it.',
+          ? 'Ice keeps the cam from closing, and the ascender can come off the rope sideways.'
+          : 'A rope that slants by more than 20 degrees pulls the ascender sideways, and can come out of it.',
         remedy: `Clip a connector through its upper hole around the rope${icy ? ', and clean the teeth before each stroke' : ''}.`,
       }),
     ];

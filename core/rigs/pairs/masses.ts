@@ -105,7 +105,7 @@ function masses({ belayer, climber, belayerKg, ratio, falls, held }: Masses): Fi
           severity: 'stop',
           says: `${name} is much lighter than ${literal(climber.name)} and could be pulled far off the ground.`,
           remedy:
-            'Anchor the belayer low and in line, add friction on the rope near the ground, or let somebody heavier belay.',
+            'Anchor the belayer low and in line, add friction on the rope near the ground, or let a heavier person belay.',
         }
       : hard
         ? {

@@ -38,7 +38,7 @@ const ropeSlot = z.strictObject({ id: elementIdSchema, item: ropeSchema.nullable
 /** The free end of one strand. */
 const endSchema = z.strictObject({
   id: elementIdSchema,
-  state: observed({ knotted: 'Knotted', tied: 'Tied in to somebody', open: 'Open' }, 'knotted', 'Free end of the rope'),
+  state: observed({ knotted: 'Knotted', tied: 'Tied in to a person', open: 'Open' }, 'knotted', 'Free end of the rope'),
 });
 
 export const doubledSchema = z.strictObject({

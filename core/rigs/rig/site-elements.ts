@@ -33,7 +33,7 @@ export const siteSchema = z.strictObject({
     { plumb: 'Straight down', slanting: 'Slanting more than 20°' },
     'plumb',
     'The rope you go up hangs',
-    'A rope that slants pulls a clamp sideways, and can come out of it.',
+    'A rope that slants pulls an ascender sideways, and can come out of it.',
   ),
   steepness: choice({ low: 'Low angle', steep: 'Steep', free: 'Hanging free' }, 'Ground'),
   weather: choice(WEATHER, 'Rope and device are'),

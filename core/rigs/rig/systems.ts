@@ -121,7 +121,7 @@ export const SYSTEMS: readonly System[] = [
   {
     id: 'clamps',
     templates: ['ascend'],
-    label: 'Two clamps',
+    label: 'Two ascenders',
     says: 'Upper one on a tether with the foot loop, lower one at the belay loop: stand up, the lower one follows, sit.',
     build: added(['second-grab', 'foot-loop']),
   },
@@ -142,11 +142,11 @@ export const SYSTEMS: readonly System[] = [
   {
     id: 'squeeze',
     templates: ['ascend'],
-    label: 'Two clamps that squeeze the rope, on two slings',
-    says: 'Each clamp on a sling of its own, a connector pressing the rope in it; the foot stands in the lower one.',
+    label: 'Two rope grabs that squeeze the rope, on two slings',
+    says: 'Each rope grab is on its own sling, and a connector presses the rope in it. The foot stands in the lower one.',
     build: twoOnSlings(
       (id) => device(id === 'lower' ? 'device' : `${id}-device`, main, null),
-      ['Upper clamp', 'Lower clamp'],
+      ['Upper rope grab', 'Lower rope grab'],
     ),
   },
   {

@@ -176,24 +176,24 @@ export const FAMILIES = {
     grooves: true,
     brake: 'plate',
   }),
-  'clamp-toothed': family('Rope clamp with teeth, small', ['ascend'], {
+  'clamp-toothed': family('Ascender, small (teeth, no handle)', ['ascend'], {
     ...clamp,
     declaredOnly: ['self-belay-top-rope', 'tree-stationary'],
     defeats: CLAMP_DEFEATS,
     teeth: true,
   }),
-  'clamp-toothed-handle': family('Rope clamp with teeth and handle', ['ascend'], {
+  'clamp-toothed-handle': family('Handled ascender (teeth)', ['ascend'], {
     ...clamp,
     declaredOnly: ['tree-stationary'],
     defeats: CLAMP_DEFEATS,
     teeth: true,
   }),
-  'clamp-smooth': family('Rope clamp with a smooth or eccentric cam', ['ascend'], {
+  'clamp-smooth': family('Rope grab with a smooth cam', ['ascend'], {
     ...clamp,
     declaredOnly: ['self-belay-top-rope', 'tree-stationary'],
     defeats: CLAMP_DEFEATS,
   }),
-  'clamp-squeeze': family('Clamp in which the connector presses the rope', ['ascend'], {
+  'clamp-squeeze': family('Rope grab squeezed by its connector', ['ascend'], {
     ...clamp,
     declaredOnly: ['self-belay-top-rope'],
     defeats: ['pushed-from-above', 'hand-around'],

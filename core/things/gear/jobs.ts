@@ -221,7 +221,7 @@ const ROWS = {
   },
   lower: {
     ...HELD_BY_ANOTHER,
-    label: 'Lower somebody',
+    label: 'Lower a person',
     strands: 'one',
     persons: 'one',
     fallFactor: null,

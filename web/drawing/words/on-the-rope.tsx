@@ -1,7 +1,7 @@
 import { Hand } from '../hands-parts';
 import { Around, ConnectorDrawn, CordDrawn, DeviceDrawn, Ground, Rings, RopeDrawn, Web } from '../looks/parts';
 import { vec } from '../vector';
-import { Arrow, GroundLine, KnotDrawn, Meant, Ring, Somebody, Tree, Wall, Wheel } from './word-parts';
+import { Arrow, GroundLine, KnotDrawn, Meant, Ring, Somebody, TreeDrawn, Wall, Wheel } from './word-parts';
 
 /** A rope from the last piece to a falling leader, with how much is out below it. */
 const falling = (
@@ -160,14 +160,14 @@ export const ON_THE_ROPE = {
   ),
   'tie-in-point': (
     <>
-      <Tree />
+      <TreeDrawn />
       <RopeDrawn d="M52 120V26Q52 14 60 16Q66 18 66 40V120" width={5} />
       <Meant d="M42 22A18 18 0 1 1 78 24A18 18 0 1 1 42 22" width={3} dashed />
     </>
   ),
   'stationary-line': (
     <>
-      <Tree />
+      <TreeDrawn />
       <RopeDrawn d="M100 120V22" width={6} />
       <Somebody x={114} y={84} />
       <Arrow from={[138, 96]} to={[138, 56]} />
@@ -175,7 +175,7 @@ export const ON_THE_ROPE = {
   ),
   'moving-line': (
     <>
-      <Tree />
+      <TreeDrawn />
       <RopeDrawn d="M90 96V28Q90 14 100 16Q110 18 110 30V120" width={6} />
       <Somebody x={92} y={92} />
       <Arrow from={[128, 52]} to={[128, 96]} />
@@ -184,7 +184,7 @@ export const ON_THE_ROPE = {
   ),
   redirect: (
     <>
-      <Tree />
+      <TreeDrawn />
       <RopeDrawn d="M58 26L126 64L122 120" width={5} />
       <Ring x={124} y={64} />
       <Web d="M124 56V26" width={4} />
@@ -192,7 +192,7 @@ export const ON_THE_ROPE = {
   ),
   'base-tie': (
     <>
-      <Tree />
+      <TreeDrawn />
       <RopeDrawn d="M48 108Q64 50 90 18Q100 14 104 28V120" width={5} />
       <Meant d="M14 104Q30 114 48 104" width={7} />
     </>

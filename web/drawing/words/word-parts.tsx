@@ -45,7 +45,7 @@ export const Ring = ({ x, y, r = 9 }: { x: number; y: number; r?: number }) => (
 );
 
 /** A trunk on the left with a limb to the right. */
-export const Tree = () => (
+export const TreeDrawn = () => (
   <g fill="var(--rock)" stroke="var(--rock-line)" strokeWidth="1.5">
     <path d="M14 120Q22 60 18 0H40Q38 22 44 24Q96 16 150 22L150 30Q96 28 44 40Q40 80 46 120Z" />
   </g>

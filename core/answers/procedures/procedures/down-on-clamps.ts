@@ -16,27 +16,27 @@ export const downOnClamps = procedure({
   id: 'down-on-clamps',
   title: 'Down-climbing the rope on two ascenders, a little at a time',
   purpose:
-    'For a few metres. Further down, change to a descender: it goes on below the clamps and carries before they come off.',
+    'For a few metres. Further down, change to a descender: it goes on below the ascenders and carries before they come off.',
   lanes: [
-    lane('upper', 'Upper clamp', [[is('upper.cam', 'shut')]]),
-    lane('lower', 'Lower clamp', [[is('lower.cam', 'shut')]]),
+    lane('upper', 'Upper ascender', [[is('upper.cam', 'shut')]]),
+    lane('lower', 'Lower ascender', [[is('lower.cam', 'shut')]]),
   ],
   variants: [],
   variables: [
-    cam('upper', 'upper clamp'),
-    cam('lower', 'lower clamp'),
+    cam('upper', 'upper ascender'),
+    cam('lower', 'lower ascender'),
     fact('gap', ['kept', 'none'], {
-      kept: 'a hand’s width of rope lies between the clamps',
-      none: 'the clamps sit on each other',
+      kept: 'a hand’s width of rope lies between the ascenders',
+      none: 'the ascenders sit on each other',
     }),
-    flag('foot', 'the foot stands in the loop of the upper clamp'),
+    flag('foot', 'the foot stands in the loop of the upper ascender'),
     flag('below', 'the rope reaches the ground, and its end is knotted or weighted'),
     fact('upper.place', ['high', 'near'], {
-      high: 'the upper clamp is as far up as its tether',
-      near: 'the upper clamp is a hand’s width above the lower one',
+      high: 'the upper ascender is as far up as its tether',
+      near: 'the upper ascender is a hand’s width above the lower one',
     }),
-    fact('lower.place', ['near', 'down'], { down: 'the lower clamp is 10 to 15 cm further down' }),
-    flag('off', 'both clamps are off the rope', 'a clamp is on the rope'),
+    fact('lower.place', ['near', 'down'], { down: 'the lower ascender is 10 to 15 cm further down' }),
+    flag('off', 'both ascenders are off the rope', 'an ascender is on the rope'),
   ],
   start: {
     where: 'up',
@@ -52,7 +52,7 @@ export const downOnClamps = procedure({
     never(
       'end',
       'fall',
-      'The rope ends above the ground, and the clamps run over its end.',
+      'The rope ends above the ground, and the ascenders run over its end.',
       is('lower.place', 'down'),
       is('below', 'no'),
     ),
@@ -67,7 +67,7 @@ export const downOnClamps = procedure({
     never(
       'touch',
       'stranded',
-      'The clamps sit on each other: the lower one cannot be lifted to open its cam, and the upper one carries.',
+      'The ascenders sit on each other: the lower one cannot be lifted to open its cam, and the upper one carries.',
       is('gap', 'none'),
       is('weight', 'upper'),
     ),
@@ -81,7 +81,7 @@ export const downOnClamps = procedure({
     never(
       'left',
       'stranded',
-      'You walk off with a clamp still on the rope.',
+      'You walk off with an ascender still on the rope.',
       is('where', 'ground'),
       is('off'),
       is('upper.on'),
@@ -123,16 +123,21 @@ export const downOnClamps = procedure({
       can: [is('upper.cam', 'open')],
       sets: [to('upper.cam', 'shut')],
     }),
-    step('foot', 'Step into the foot loop.', 'The loop hangs from the upper clamp.', {
+    step('foot', 'Step into the foot loop.', 'The loop hangs from the upper ascender.', {
       can: [is('upper.place', 'near')],
       sets: [to('foot', 'yes')],
     }),
-    step('stand', 'Stand up: the upper clamp carries.', 'It slips nothing. The tether of the lower one hangs slack.', {
-      can: [is('foot')],
-      tests: 'upper',
-      mustHold: 1,
-    }),
-    step('lower-open', 'Lift the lower clamp a little and hold its cam open.', 'Nothing pulls at it.', {
+    step(
+      'stand',
+      'Stand up: the upper ascender carries.',
+      'It slips nothing. The tether of the lower one hangs slack.',
+      {
+        can: [is('foot')],
+        tests: 'upper',
+        mustHold: 1,
+      },
+    ),
+    step('lower-open', 'Lift the lower ascender a little and hold its cam open.', 'Nothing pulls at it.', {
       can: [is('weight', 'upper'), is('lower.cam', 'shut')],
       sets: [to('lower.cam', 'open')],
       wrongs: [wrong('upper', 'the cam of the upper one is opened, in which you stand', to('upper.cam', 'open'))],
@@ -145,11 +150,16 @@ export const downOnClamps = procedure({
       can: [is('lower.cam', 'open')],
       sets: [to('lower.cam', 'shut'), to('lower.tested', 'no')],
     }),
-    step('sit', 'Sit down slowly: the lower clamp carries.', 'It slips nothing. The gap is wider than a hand again.', {
-      can: [is('lower.place', 'down')],
-      tests: 'lower',
-      mustHold: 1,
-    }),
+    step(
+      'sit',
+      'Sit down slowly: the lower ascender carries.',
+      'It slips nothing. The gap is wider than a hand again.',
+      {
+        can: [is('lower.place', 'down')],
+        tests: 'lower',
+        mustHold: 1,
+      },
+    ),
     step(
       'again',
       'The same again until the feet reach the ground.',
@@ -163,13 +173,13 @@ export const downOnClamps = procedure({
       can: [is('where', 'low')],
       sets: [to('where', 'ground'), to('weight', 'feet')],
     }),
-    step('upper-off', 'Take the upper clamp off the rope.', 'It hangs on the harness, not on the rope.', {
+    step('upper-off', 'Take the upper ascender off the rope.', 'It hangs on the harness, not on the rope.', {
       can: [is('where', 'ground')],
       sets: [to('upper.on', 'no'), to('upper.locked', 'no'), to('upper.tested', 'no')],
     }),
     step(
       'lower-off',
-      'Take the lower clamp off and walk away from the rope.',
+      'Take the lower ascender off and walk away from the rope.',
       'Both hang on the harness; the rope is free for the next person.',
       {
         can: [is('where', 'ground')],

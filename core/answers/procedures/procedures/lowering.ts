@@ -85,7 +85,7 @@ export const untie = step('untie', 'Untie and call that the rope is free.', 'The
 
 export const lowerFromAnchor = procedure({
   id: 'lower-anchor',
-  title: 'Lower somebody from an anchor',
+  title: 'Lower a person from an anchor',
   purpose: 'Device at the anchor, brake strand led up through a connector above it; the person waits clipped in.',
   lanes: [lanyardLane, lane('rope', 'Rope', [[...tiedAndThreaded, is('brake', 'over')]])],
   variants: [],

@@ -7,7 +7,7 @@ import { fact, flag, is, lane, never, procedure, step, to, wrong } from '../buil
  */
 export const pickOff = procedure({
   id: 'pick-off',
-  title: 'Pick off somebody who hangs motionless',
+  title: 'Pick off a person who hangs motionless',
   purpose:
     'For people who were trained in it and have tried it. Otherwise: call for help, go to the casualty only where you cannot come to hang as well, keep the airway free, lift the legs. Hanging motionless can become life-threatening within minutes; get them down as fast as you safely can.',
   lanes: [
@@ -257,7 +257,7 @@ export const pickOff = procedure({
     step(
       'ground',
       'On the ground lay the casualty flat, check airway and breathing, start normal first aid, and tell the rescuers how long they hung.',
-      'Somebody stays with them.',
+      'One of you stays with them.',
       {
         can: [is('going')],
         sets: [

@@ -6,11 +6,12 @@ import { fact, flag, is, lane, never, not, procedure, step, to, wrong } from '..
  */
 export const upOnClamps = procedure({
   id: 'up-on-clamps',
-  title: 'Up a rope on two clamps, and change to going down',
-  purpose: 'Two clamps, each on a tether of its own, a foot loop at the upper one; the descender goes on below them.',
+  title: 'Up a rope on two ascenders, and change to going down',
+  purpose:
+    'Two ascenders, each on a tether of its own, a foot loop at the upper one; the descender goes on below them.',
   lanes: [
-    lane('upper', 'Upper clamp', [[is('upper.hole'), is('upper.tether', 'reach')]]),
-    lane('lower', 'Lower clamp', [[is('lower.hole')]]),
+    lane('upper', 'Upper ascender', [[is('upper.hole'), is('upper.tether', 'reach')]]),
+    lane('lower', 'Lower ascender', [[is('lower.hole')]]),
     lane('device', 'Descender', [
       [is('tied-off'), is('threaded', 'right')],
       [is('hand', 'on'), is('threaded', 'right')],
@@ -18,10 +19,10 @@ export const upOnClamps = procedure({
   ],
   variants: [],
   variables: [
-    flag('upper.hole', 'a connector closes the upper hole of the upper clamp around the rope'),
-    flag('lower.hole', 'a connector closes the upper hole of the lower clamp around the rope'),
+    flag('upper.hole', 'a connector closes the upper hole of the upper ascender around the rope'),
+    flag('lower.hole', 'a connector closes the upper hole of the lower ascender around the rope'),
     fact('upper.tether', ['none', 'reach', 'far'], {
-      reach: 'the upper tether is short enough: the arm reaches the loaded clamp',
+      reach: 'the upper tether is short enough: the arm reaches the loaded ascender',
       far: 'the upper tether is longer than the arm',
     }),
     flag('foot', 'the foot stands in the loop'),
@@ -31,8 +32,8 @@ export const upOnClamps = procedure({
     flag('tied-off', 'the descender is locked off with a knot', 'the descender is not locked off'),
     flag(
       'slack',
-      'slack lies between the clamps and the descender',
-      'the rope is tight from the clamps to the descender',
+      'slack lies between the ascenders and the descender',
+      'the rope is tight from the ascenders to the descender',
     ),
     fact('hand', ['off', 'on'], { on: 'the brake hand is around the brake strand' }),
     flag('turned', 'you came as high as you wanted'),
@@ -45,14 +46,14 @@ export const upOnClamps = procedure({
     never(
       'out-of-reach',
       'stranded',
-      'Loaded, the upper clamp hangs out of reach: you cannot open it.',
+      'Loaded, the upper ascender hangs out of reach: you cannot open it.',
       is('where', 'up'),
       is('upper.tether', 'far'),
     ),
     never(
       'one',
       'untested',
-      'A clamp comes off and only one thing on the rope is left.',
+      'An ascender comes off and only one thing on the rope is left.',
       is('where', 'up'),
       is('lower.on', 'no'),
       is('device.on', 'no'),
@@ -60,7 +61,7 @@ export const upOnClamps = procedure({
     never(
       'unweighed',
       'untested',
-      'The upper clamp is off, and the descender was never loaded.',
+      'The upper ascender is off, and the descender was never loaded.',
       is('where', 'up'),
       is('upper.on', 'no'),
       is('device.tested', 'no'),
@@ -68,14 +69,14 @@ export const upOnClamps = procedure({
     never(
       'drop',
       'drop',
-      'Slack is left above the descender: you drop onto it when the upper clamp opens.',
+      'Slack is left above the descender: you drop onto it when the upper ascender opens.',
       is('weight', 'device'),
       is('slack'),
     ),
     never(
       'tight',
       'stranded',
-      'You hang in the upper tether with no foot in the loop: the clamp cannot be opened under load.',
+      'You hang in the upper tether with no foot in the loop: the ascender cannot be opened under load.',
       is('going'),
       is('upper.on'),
     ),
@@ -95,7 +96,7 @@ export const upOnClamps = procedure({
     }),
     step(
       'upper-on',
-      'Put the upper clamp on the rope, its tether on the belay loop.',
+      'Put the upper ascender on the rope, its tether on the belay loop.',
       'Cam shut; the arm reaches it when it is loaded.',
       {
         can: [is('upper.on', 'no')],
@@ -118,7 +119,7 @@ export const upOnClamps = procedure({
     }),
     step(
       'lower-on',
-      'Put the lower clamp on below it, on a tether of its own.',
+      'Put the lower ascender on below it, on a tether of its own.',
       'Cam shut; a hand’s width between the two.',
       {
         can: [is('lower.on', 'no'), is('upper.on')],
@@ -135,7 +136,7 @@ export const upOnClamps = procedure({
     }),
     step(
       'bounce-upper',
-      'Hang in the upper clamp alone and bounce three times, close above the ground.',
+      'Hang in the upper ascender alone and bounce three times, close above the ground.',
       'It slips nothing.',
       {
         can: [is('upper.on'), is('where', 'ground', 'low')],
@@ -143,18 +144,18 @@ export const upOnClamps = procedure({
         tests: 'upper',
       },
     ),
-    step('bounce-lower', 'The same on the lower clamp alone.', 'It slips nothing.', {
+    step('bounce-lower', 'The same on the lower ascender alone.', 'It slips nothing.', {
       can: [is('lower.on'), is('where', 'ground', 'low')],
       sets: [to('where', 'low')],
       tests: 'lower',
     }),
-    step('foot', 'Step into the foot loop of the upper clamp.', 'Standing, the two clamps do not touch.', {
+    step('foot', 'Step into the foot loop of the upper ascender.', 'Standing, the two ascenders do not touch.', {
       can: [is('upper.on')],
       sets: [to('foot', 'yes')],
     }),
     step(
       'climb',
-      'Stand up, push the lower clamp along; sit, push the upper one.',
+      'Stand up, push the lower ascender along; sit, push the upper one.',
       'Both cams shut after every stroke.',
       {
         can: [is('foot'), is('where', 'low')],
@@ -162,13 +163,13 @@ export const upOnClamps = procedure({
         mustHold: 2,
       },
     ),
-    step('turn', 'Stop where you change, weight on the lower clamp.', 'Within reach: descender and a hand free.', {
+    step('turn', 'Stop where you change, weight on the lower ascender.', 'Within reach: descender and a hand free.', {
       can: [is('where', 'up')],
       sets: [to('turned', 'yes')],
     }),
     step(
       'device-thread',
-      'Put the descender on below the clamps, on the belay loop or its extension.',
+      'Put the descender on below the ascenders, on the belay loop or its extension.',
       'The rope lies in it as its maker shows.',
       {
         can: [is('turned'), is('threaded', 'none')],
@@ -182,7 +183,7 @@ export const upOnClamps = procedure({
       can: [is('device.on')],
       sets: [to('device.locked', 'yes')],
     }),
-    step('take-in', 'Pull all slack out between the clamps and the descender.', 'Tight, as high as it goes.', {
+    step('take-in', 'Pull all slack out between the ascenders and the descender.', 'Tight, as high as it goes.', {
       can: [is('device.on')],
       sets: [to('slack', 'no')],
     }),
@@ -204,7 +205,7 @@ export const upOnClamps = procedure({
       can: [is('device.on')],
       sets: [to('hand', 'on')],
     }),
-    step('upper-off', 'Last of all take the upper clamp off.', 'Its tether was slack; nothing drops.', {
+    step('upper-off', 'Last of all take the upper ascender off.', 'Its tether was slack; nothing drops.', {
       can: [is('upper.on'), not('weight', 'upper')],
       sets: [to('upper.on', 'no'), to('upper.locked', 'no'), to('upper.tested', 'no')],
       mustHold: 1,

@@ -121,7 +121,7 @@ export const TEMPLATES = {
   lower: {
     id: 'lower',
     job: 'lower',
-    label: 'Lower somebody from an anchor',
+    label: 'Lower a person from an anchor',
     scene: 'device-above',
     who: { climber: 'Who is lowered', belayer: 'Who lowers' },
     site: {},
@@ -130,7 +130,7 @@ export const TEMPLATES = {
   'lower-ground': {
     id: 'lower-ground',
     job: 'lower',
-    label: 'Lower somebody from the ground',
+    label: 'Lower a climber from the ground',
     scene: 'from-below',
     who: { climber: 'Who is lowered', belayer: 'Who lowers' },
     site: { edge: 'none' },

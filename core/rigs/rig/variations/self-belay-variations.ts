@@ -43,7 +43,7 @@ export const ALONE: readonly Variation[] = [
     label: 'a second grab above, on a tether of its own',
     backsUp: true,
     needs: [
-      'a grab or clamp made for this rope and use',
+      'an ascender or rope grab made for this rope and use',
       'a tether within reach when it is loaded',
       'teeth on the lower one, or a gap that the rope does not give',
     ],

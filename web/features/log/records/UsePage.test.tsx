@@ -45,7 +45,7 @@ it('begins with the set-up that one comes from, and with who is in it', () => {
 
 it('a number that cannot be is refused at its field', async () => {
   const page = show();
-  fireEvent.change(screen.getByLabelText('Descents'), { target: { value: '0' } });
+  fireEvent.change(screen.getByLabelText('How many times, up or down'), { target: { value: '0' } });
   fireEvent.click(screen.getByRole('button', { name: 'Write it down' }));
   expect(await screen.findByText(/Read “0”. Allowed/)).toBeTruthy();
   expect(page.data().uses).toEqual([]);

@@ -105,7 +105,7 @@ function UseForm() {
         </label>
         {names.length > 0 && (
           <fieldset>
-            <legend className="text-sm font-semibold">Who went down</legend>
+            <legend className="text-sm font-semibold">Who was on the rope</legend>
             <div className="flex flex-wrap gap-x-5">
               {names.map((person) => (
                 <label key={person} className="flex min-h-12 items-center gap-2">

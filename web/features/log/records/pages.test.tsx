@@ -90,7 +90,7 @@ describe('the log', () => {
   it('says how often something was put right on the way, and what was odd', () => {
     show();
     expect(entries()[2]).toContain('1 put right on the way');
-    expect(entries()[1]).toContain('3 descents');
+    expect(entries()[1]).toContain('3 times');
     expect(entries()[1]).toContain('Something was odd');
   });
 

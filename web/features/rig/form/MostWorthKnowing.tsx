@@ -64,8 +64,8 @@ export function MostWorthKnowing({ setup, onForm }: SharpenProps) {
             className="rounded-lg border border-line bg-surface px-3 py-2"
           >
             <p className="text-sm text-ink-2">
-              {fact.decides === 1 ? 'One finding hangs' : `${fact.decides} findings hang`} on it
-              {fact.canStop ? '; one can become a Stop.' : '.'}
+              {fact.decides === 1 ? 'Decides one finding' : `Decides ${fact.decides} findings`}
+              {fact.canStop ? ', maybe a Stop.' : '.'}
             </p>
             <Ask
               fact={fact}
@@ -199,7 +199,7 @@ function Ask({ fact, field, setup, onForm }: AskProps) {
 
 /** Where a fact of the rig belongs, for its label. */
 function whereOf(setup: Setup, { owner, path }: Field): string {
-  if (path.startsWith('site')) return 'the place';
+  if (path.startsWith('site')) return 'the site';
   const slot = slotsOf(setup).find((s) => s.ref === owner);
   const attachment = setup.attachments.find((a) => a.id === owner || a.end.id === owner);
   return slot?.label ?? attachment?.label ?? 'the rig';
@@ -219,7 +219,9 @@ function IntoLocker({ setup }: { setup: Setup }) {
     <button
       type="button"
       className="btn"
-      onClick={() => act(keepAll(once), `${once.length} things are in the locker, with what is only typical marked.`)}
+      onClick={() =>
+        act(keepAll(once), `${once.length} things are in the locker. Values that are not your own are marked.`)
+      }
     >
       Put these {once.length} things into the locker
     </button>

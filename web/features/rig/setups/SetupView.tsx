@@ -21,7 +21,7 @@ const SetupForm = lazyPart('The form', () => import('./SetupForm').then((m) => m
 
 const OnTheRope = lazyPart('What is along the rope', () => import('../form/OnTheRope').then((m) => m.OnTheRope));
 
-const Sharpen = lazyPart('What would sharpen it', () =>
+const Sharpen = lazyPart('What to find out first', () =>
   import('../form/MostWorthKnowing').then((m) => m.MostWorthKnowing),
 );
 
@@ -126,7 +126,7 @@ function WhatIsOpen({ setup, verdict, onForm }: { setup: Setup; verdict: Severit
   if (!typical && verdict !== 'untested' && wanted === null) return null;
   return (
     <details className="mt-3" open={shown} onToggle={(event) => setWanted(event.currentTarget.open)}>
-      <summary className="min-h-11 cursor-pointer py-2.5 text-lg font-semibold">What would sharpen it most</summary>
+      <summary className="min-h-11 cursor-pointer py-2.5 text-lg font-semibold">What to find out first</summary>
       {shown && <Sharpen setup={setup} onForm={onForm} />}
     </details>
   );

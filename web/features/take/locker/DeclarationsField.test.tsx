@@ -89,7 +89,7 @@ it('a range is entered once and ticked for several jobs; each job is stored as a
   expect(before).toHaveLength(1);
   // The only job of a range cannot be unticked: the range goes as a whole.
   expect(before[0]!.disabled).toBe(true);
-  fireEvent.click(within(card!).getByLabelText('Lower somebody'));
+  fireEvent.click(within(card!).getByLabelText('Lower a person'));
   expect(ticks().filter((t) => t.checked)).toHaveLength(2);
   fireEvent.change(from()[0]!, { target: { value: '9.1' } });
   fireEvent.click(screen.getByRole('button', { name: 'Save' }));

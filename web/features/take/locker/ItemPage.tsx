@@ -196,7 +196,7 @@ function ItemForm({ kind, thing, gone }: ItemFormProps) {
                 <span>
                   <strong>
                     {fieldMeta(schema.shape[key] as z.ZodType)?.label ??
-                      (key === 'assumed' ? 'What is only typical' : 'What the maker declares')}
+                      (key === 'assumed' ? 'Usual for its kind, not measured' : 'What the maker declares')}
                   </strong>
                   {thing &&
                     sayValue(

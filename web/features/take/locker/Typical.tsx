@@ -46,7 +46,7 @@ export function OnlyTypical({ kind, assumed }: { kind: LockerKind; assumed: read
       : (fieldMeta(schemaOf(kind).shape[field] as z.ZodType)?.label ?? field).toLowerCase();
   return (
     <p className="mt-3 rounded bg-untested-wash px-3 py-2 text-untested">
-      Only typical, from memory: {assumed.map((f) => inWords(label(f))).join(', ')}.
+      Usual for its kind, not measured on yours: {assumed.map((f) => inWords(label(f))).join(', ')}.
     </p>
   );
 }

@@ -195,7 +195,7 @@ function SequenceView({ sequence }: { sequence: Sequence }) {
       </div>
       <p className="mt-8 max-w-prose text-sm text-ink-2">
         A small world of attachments, locks and ropes, not the rock. The instructions of the makers, local codes and
-        licensed practice come first; learn it from somebody who does it.
+        licensed practice come first; learn it from an instructor.
       </p>
     </div>
   );
