@@ -24,7 +24,7 @@ test('a mark on the drawing opens its finding with numbers, reason, remedy and s
   await open(page, '/demo/setups/setup-high-span');
   await page.locator('[data-mark="hitch"]').click();
   const row = page.locator('[data-finding="geometry.hitch-reaches-device"]');
-  await expect(row.getByRole('button')).toHaveAttribute('aria-expanded', 'true');
+  await expect(row.getByRole('button').first()).toHaveAttribute('aria-expanded', 'true');
   await expect(row).toContainText('Shorten the cord');
   await expect(row.getByRole('row', { name: /Reach of the loaded hitch/ })).toContainText(
     /\d+(\.\d)?\scm \(\d+(\.\d)? to \d+(\.\d)?\)/,

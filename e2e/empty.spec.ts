@@ -166,7 +166,7 @@ test('from an empty workspace, keyboard only', async ({ page }) => {
   await press(page, page.getByRole('button', { name: 'Close the check' }));
   await press(page, page.getByRole('link', { name: 'Log the use' }));
   await press(page, page.getByRole('button', { name: 'Write it down' }));
-  await expect(page.getByText('1 descent: Me')).toBeVisible();
+  await expect(page.getByText('Once on the rope: Me')).toBeVisible();
 
   await press(page, places.getByRole('link', { name: 'Files' }));
   const exportOnce = async () => {

@@ -176,13 +176,13 @@ export const FAMILIES = {
     grooves: true,
     brake: 'plate',
   }),
-  'clamp-toothed': family('Ascender, small (teeth, no handle)', ['ascend'], {
+  'clamp-toothed': family('Small toothed ascender', ['ascend'], {
     ...clamp,
     declaredOnly: ['self-belay-top-rope', 'tree-stationary'],
     defeats: CLAMP_DEFEATS,
     teeth: true,
   }),
-  'clamp-toothed-handle': family('Handled ascender (teeth)', ['ascend'], {
+  'clamp-toothed-handle': family('Handled toothed ascender', ['ascend'], {
     ...clamp,
     declaredOnly: ['tree-stationary'],
     defeats: CLAMP_DEFEATS,

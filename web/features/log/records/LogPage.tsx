@@ -145,7 +145,7 @@ function UseRow({ use }: { use: UseRecord }) {
           {use.setupName || 'Without a set-up'}
         </span>
         <span className="text-ink-2">
-          {use.descents === 1 ? 'once' : `${use.descents} times`}
+          {use.descents === 1 ? 'Once' : `${use.descents} times`} on the rope
           {use.people.length > 0 && `: ${use.people.join(', ')}`}
         </span>
         {use.note && <span className="mt-1 block max-w-prose">{use.note}</span>}
