@@ -51,7 +51,10 @@ function Tapped({ term, as }: { term: TermId; as: string }) {
         >
           <Explained term={term} />
           {workspace && (
-            <Link to={`/${workspace}/words#${term}`} className="mt-2 inline-block py-2 font-semibold text-act underline">
+            <Link
+              to={`/${workspace}/words#${term}`}
+              className="mt-2 inline-block py-2 font-semibold text-act underline"
+            >
               All words
             </Link>
           )}
