@@ -1,3 +1,3 @@
 export { inWords, isVocabulary, VOCABULARIES, type Vocabulary } from './vocabulary.ts';
-export { GLOSSARY, GLOSSARY_GROUPS, type GlossaryGroup, type GlossaryTerm, type TermId } from './glossary.ts';
+export { GLOSSARY, GLOSSARY_GROUPS, type GlossaryTerm, type TermId } from './glossary.ts';
 export { termsIn } from './terms-in.ts';
