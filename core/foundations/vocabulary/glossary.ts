@@ -11,8 +11,7 @@ export interface GlossaryTerm {
   readonly common?: true;
 }
 
-type GlossaryGroup =
-  'Hands and rope' | 'Gear' | 'Devices' | 'Knots' | 'Belaying' | 'Rappelling' | 'Trees' | 'Rescue';
+type GlossaryGroup = 'Hands and rope' | 'Gear' | 'Devices' | 'Knots' | 'Belaying' | 'Rappelling' | 'Trees' | 'Rescue';
 
 const group = <K extends string>(terms: Readonly<Record<K, GlossaryTerm>>) => terms;
 

@@ -130,7 +130,7 @@ export const downOnClamps = procedure({
     step(
       'stand',
       'Stand up: the upper ascender carries.',
-      'It slips nothing. The tether of the lower one hangs slack.',
+      'It does not slip at all. The tether of the lower one hangs slack.',
       {
         can: [is('foot')],
         tests: 'upper',
@@ -153,7 +153,7 @@ export const downOnClamps = procedure({
     step(
       'sit',
       'Sit down slowly: the lower ascender carries.',
-      'It slips nothing. The gap is wider than a hand again.',
+      'It does not slip at all. The gap is wider than a hand again.',
       {
         can: [is('lower.place', 'down')],
         tests: 'lower',

@@ -137,14 +137,14 @@ export const upOnClamps = procedure({
     step(
       'bounce-upper',
       'Hang in the upper ascender alone and bounce three times, close above the ground.',
-      'It slips nothing.',
+      'It does not slip at all.',
       {
         can: [is('upper.on'), is('where', 'ground', 'low')],
         sets: [to('where', 'low')],
         tests: 'upper',
       },
     ),
-    step('bounce-lower', 'The same on the lower ascender alone.', 'It slips nothing.', {
+    step('bounce-lower', 'The same on the lower ascender alone.', 'It does not slip at all.', {
       can: [is('lower.on'), is('where', 'ground', 'low')],
       sets: [to('where', 'low')],
       tests: 'lower',
