@@ -7,7 +7,7 @@ export const WEATHER = { dry: 'Dry', wet: 'Wet', icy: 'Icy' } as const;
 
 /** Where it happens. Heights are above the ground. */
 export const siteSchema = z.strictObject({
-  anchorHeightM: measure('lengthM', 0, 300, 'Anchor above the ground', '0: not said.'),
+  anchorHeightM: measure('lengthM', 0, 300, 'Anchor above the ground', 'Leave it at 0 if you do not know yet.'),
   stanceHeightM: measure(
     'lengthM',
     0,

@@ -68,7 +68,7 @@ export function LanesView({ procedure, moments, names, broken, chosen, onChoose 
             </span>
           ))}
           <span className="absolute flex items-center" style={{ top: TOP + ROW * lanes.length, height: 36 }}>
-            Stops that count
+            Holds that count
           </span>
         </div>
         <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} className="block shrink-0" role="group">
